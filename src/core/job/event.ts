@@ -1,0 +1,17 @@
+import type { UnitMap } from '../unit';
+import type { BenchEvent, Meta } from './events/index';
+
+/** The first event of every job. It carries the whole map, so that a job needs nothing beside itself. */
+export type JobOpened = Meta & {
+  type: 'job.opened';
+  job: string;
+  tag: string;
+  map: UnitMap;
+  unit?: { id: string; version: number };
+  place?: string;
+};
+
+/** Takes another event back; taking back an `undone` brings its event again. */
+export type Undone = Meta & { type: 'undone'; event: string };
+
+export type JobEvent = JobOpened | Undone | BenchEvent;

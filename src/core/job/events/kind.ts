@@ -1,0 +1,19 @@
+import type { JobState } from '../state';
+
+/** Who recorded an event, when at the bench, and under which id (ULID, made where it was recorded). */
+export interface Meta {
+  id: string;
+  /** ISO 8601 */
+  at: string;
+  by: string;
+}
+
+/** One kind of event: what it does to a job, or why it is refused, and how the log words it. */
+export interface EventKind<P extends object> {
+  /** @throws Refusal when a rule forbids it */
+  apply(state: JobState, payload: P, meta: Meta): JobState;
+  says(payload: P, state: JobState): string;
+}
+
+/** Gives an event kind its payload type. */
+export const kind = <P extends object>(k: EventKind<P>): EventKind<P> => k;

@@ -1,0 +1,111 @@
+import { arm, holding } from '../../hazard';
+import {
+  alter,
+  type BackState,
+  countItem,
+  coverOf,
+  giveBack,
+  type ItemDraft,
+  miss,
+  type Place,
+  placeWords,
+  prove,
+  specOf,
+  stash,
+  take,
+  takeAgain,
+  writeOff,
+} from '../../ledger';
+import { demand } from '../../refusal';
+import { openAccess } from '../open';
+import type { JobState } from '../state';
+import { kind } from './kind';
+
+/**
+ * Stops a hand that would reach what is live: hazards bared now, or by the cover about to come off.
+ *
+ * @throws Refusal naming the hazard and what to do
+ */
+export function handsIn(state: JobState, cover?: string, plug?: string): void {
+  const held = holding(state.map.hazards, state.hazards, openAccess(state), cover);
+  const h = held.find((x) => plug === undefined || x.clear.unplugs !== plug);
+  demand(!h, h ? `Held by ${h.name.toLowerCase()}, ${h.detail}. ${h.clear.act}, in Make safe` : '', '/item');
+}
+
+const item = (state: JobState, id: string) => state.ledger.items.find((i) => i.id === id);
+const spec = (state: JobState, id: string) => {
+  const i = item(state, id);
+  return i ? specOf(i) : 'a thing';
+};
+
+export const moveRecorded = kind<{ verb: string; text: string; item: ItemDraft | null; sideUp?: string }>({
+  apply(state, move, { id, at }) {
+    const cover = move.item?.kind === 'part' ? coverOf(move.item.name, state.map.access) : undefined;
+    if (move.item && (cover || state.ledger.covers.length > 0))
+      handsIn(state, cover, move.item.kind === 'plug' ? move.item.name : undefined);
+    const ledger = take(state.ledger, { ...move, ...(cover ? { cover } : {}) }, { id, at });
+    const early = state.stop === 'take in' || state.stop === 'trace';
+    return { ...state, ledger, stop: early || state.fix ? state.stop : 'open up' };
+  },
+  says: (p) =>
+    p.item
+      ? `${p.verb} ${p.item.count === null ? 'several' : p.item.count} × ${specOf(p.item)}, kept ${placeWords(p.item.place)}`
+      : `Flipped, ${p.sideUp} up`,
+});
+
+export const itemReturned = kind<{ item: string; count: number; state: BackState }>({
+  apply(state, p, { at }) {
+    const i = item(state, p.item);
+    if (i && i.kind !== 'fastener' && !i.cover) handsIn(state);
+    const hazards =
+      i && i.kind === 'plug' ? arm(state.map.hazards, state.hazards, i.name, at) : state.hazards;
+    return {
+      ...state,
+      hazards,
+      ledger: giveBack(state.ledger, p.item, p.count, p.state),
+      stop: state.fix ? 'close up' : state.stop,
+    };
+  },
+  says: (p, state) => `${p.count} × ${spec(state, p.item)} ${p.state}`,
+});
+
+export const itemTaken = kind<{ item: string; count: number }>({
+  apply(state, p) {
+    const i = item(state, p.item);
+    if (i && i.kind !== 'fastener') handsIn(state, i.cover);
+    return { ...state, ledger: takeAgain(state.ledger, p.item, p.count) };
+  },
+  says: (p, state) => `${p.count} × ${spec(state, p.item)} off again`,
+});
+
+export const itemProven = kind<{ item: string; how: string }>({
+  apply: (state, p, { at }) => ({ ...state, ledger: prove(state.ledger, p.item, p.how, at) }),
+  says: (p, state) => `${spec(state, p.item)} proven: ${p.how}`,
+});
+
+export const itemCounted = kind<{ item: string; count: number }>({
+  apply: (state, p) => ({ ...state, ledger: countItem(state.ledger, p.item, p.count) }),
+  says: (p, state) => `Counted: ${p.count} × ${spec(state, p.item)}`,
+});
+
+export const itemWrittenOff = kind<{ item: string; count: number; reason: string; replacement: string }>({
+  apply: (state, p) => ({ ...state, ledger: writeOff(state.ledger, p.item, p) }),
+  says: (p, state) =>
+    `${p.count} × ${spec(state, p.item)} written off, ${p.reason}; in its place ${p.replacement}`,
+});
+
+export const itemMissed = kind<{ item: string; count: number }>({
+  apply: (state, p) => ({ ...state, ledger: miss(state.ledger, p.item, p.count) }),
+  says: (p, state) =>
+    p.count ? `${p.count} × ${spec(state, p.item)} missing` : `${spec(state, p.item)} found`,
+});
+
+export const itemStashed = kind<{ item: string; place: Place }>({
+  apply: (state, p) => ({ ...state, ledger: stash(state.ledger, p.item, p.place) }),
+  says: (p, state) => `${spec(state, p.item)} kept ${placeWords(p.place)}`,
+});
+
+export const itemAltered = kind<{ item: string; what: string }>({
+  apply: (state, p) => ({ ...state, ledger: alter(state.ledger, p.item, p.what) }),
+  says: (p, state) => `${spec(state, p.item)} altered: ${p.what}`,
+});

@@ -1,0 +1,63 @@
+import type { JobEvent, JobOpened } from './event';
+import { type BenchEvent, EVENT_KINDS, type EventKind } from './events/index';
+import { effective, type JobRecord, judge } from './reduce';
+
+export interface HistoryLine {
+  id: string;
+  at: string;
+  by: string;
+  type: string;
+  text: string;
+}
+
+/**
+ * The story of a job in words: every entry that counts, oldest first.
+ *
+ * @param events all events
+ * @returns one line per entry
+ * @example history(events)[1].text // 'Taken in: “drops out on the left”, now and then'
+ */
+export function history(events: JobEvent[]): HistoryLine[] {
+  let record: JobRecord | null = null;
+  return effective(events).map((e) => {
+    const line = { id: e.id, at: e.at, by: e.by, type: e.type };
+    const text = record && e.type !== 'job.opened' ? says(e, record) : `Opened as ${(e as JobOpened).tag}`;
+    record = judge(record, e);
+    return { ...line, text };
+  });
+}
+
+const says = (e: BenchEvent, record: JobRecord): string =>
+  (EVENT_KINDS[e.type] as EventKind<object>).says(e, record.state);
+
+/**
+ * The entry that Undo would take back: the last one that counts, never the opening.
+ *
+ * @param events all events
+ * @returns its line, or null when there is nothing to undo
+ * @example undoTarget(events)?.text // 'unplug 1 × J7, kept left in the part'
+ */
+export function undoTarget(events: JobEvent[]): HistoryLine | null {
+  const last = history(events).at(-1);
+  return last && last.type !== 'job.opened' ? last : null;
+}
+
+/**
+ * The entry that Redo would bring again: the last undo that counts, if nothing was recorded since.
+ *
+ * @param events all events
+ * @returns id of the `undone` event, or null
+ * @example redoTarget(events)
+ */
+export function redoTarget(events: JobEvent[]): string | null {
+  const gone = new Set<string>();
+  for (let i = events.length - 1; i >= 0; i--) {
+    const e = events[i] as JobEvent;
+    if (gone.has(e.id)) continue;
+    if (e.type !== 'undone') return null;
+    const target = events.find((x) => x.id === e.event);
+    if (target?.type === 'undone') gone.add(target.id);
+    else return e.id;
+  }
+  return null;
+}

@@ -1,0 +1,15 @@
+export * from './event';
+export type { BenchEvent, EventType, Meta, Payload } from './events/index';
+export { EVENT_KINDS } from './events/index';
+export { verdictOf } from './events/trace';
+export { handOverHeldBy } from './hand-over-rule';
+export { type HistoryLine, history, redoTarget, undoTarget } from './history';
+export { ledgerOf } from './ledger-only';
+export { openAccess } from './open';
+export { type RemedyOption, remedyOptions } from './plan-of';
+export { type BeforeAfter, beforeAfter, currentProofs, symptomId, symptomProof } from './proofs';
+export { effective, fold, type JobRecord, judge } from './reduce';
+export { comesAfter, coversNeeded, gatesAhead, offCount, type RunStop, runOf, type StopStatus } from './run';
+export * from './state';
+export { type JobSummary, summarise } from './summary';
+export { beliefHistory, type NextStep, type TraceView, traceRequest, traceView } from './trace-of';

@@ -1,0 +1,56 @@
+import { deriveChecks, type MapCheck } from '../unit';
+import { verdictOf } from './events/trace';
+import type { JobState, ProofRecord, TraceRecord } from './state';
+
+/** A check that failed before the repair, beside its repeat. */
+export interface BeforeAfter {
+  check: MapCheck;
+  before: TraceRecord | { outcome: 'bad'; at: string };
+  after: ProofRecord | null;
+}
+
+/** The symptom's check id of a job. */
+export const symptomId = (state: JobState): string => `symptom:${state.intake?.function ?? ''}`;
+
+/** Proofs made since the present remedy was done. */
+export const currentProofs = (state: JobState): ProofRecord[] =>
+  state.fix ? state.proofs.filter((p) => p.at >= (state.fix?.at ?? '')) : [];
+
+/**
+ * The last repeat of the failing function since the remedy.
+ *
+ * @param state a job
+ * @returns the proof, or undefined when it was not repeated yet
+ * @example symptomProof(state)?.outcome // 'ok'
+ */
+export function symptomProof(state: JobState): ProofRecord | undefined {
+  return currentProofs(state).findLast((p) => p.check === symptomId(state));
+}
+
+/**
+ * Every check that came out bad while tracing, the symptom first, beside its last repeat.
+ *
+ * @param state a job
+ * @returns pairs in the order they were recorded
+ * @example beforeAfter(state)[0].after?.outcome // 'ok'
+ */
+export function beforeAfter(state: JobState): BeforeAfter[] {
+  const checks = deriveChecks(state.map);
+  const proofs = currentProofs(state);
+  const pairs: BeforeAfter[] = [];
+  const symptom = checks.find((c) => c.id === symptomId(state));
+  if (symptom && state.intake) {
+    pairs.push({
+      check: symptom,
+      before: state.trace.find((t) => t.check === symptom.id) ?? { outcome: 'bad', at: state.openedAt },
+      after: proofs.findLast((p) => p.check === symptom.id) ?? null,
+    });
+  }
+  for (const record of state.trace) {
+    const check = checks.find((c) => c.id === record.check);
+    if (!check || check.id === symptom?.id || verdictOf(check, record) === 'ok') continue;
+    if (pairs.some((p) => p.check.id === check.id)) continue;
+    pairs.push({ check, before: record, after: proofs.findLast((p) => p.check === check.id) ?? null });
+  }
+  return pairs;
+}

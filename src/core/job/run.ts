@@ -1,0 +1,149 @@
+import { holding } from '../hazard';
+import { tally } from '../ledger';
+import { handOverHeldBy } from './hand-over-rule';
+import { openAccess } from './open';
+import { symptomProof } from './proofs';
+import { type JobState, STOPS, type Stop } from './state';
+
+export type StopStatus = 'not begun' | 'in hand' | 'held' | 'done';
+
+export interface RunStop {
+  stop: Stop;
+  status: StopStatus;
+  /** two or three words beside the status */
+  note: string;
+}
+
+/** Covers the planned remedy needs off, closed over what they need themselves. */
+export function coversNeeded(state: JobState): string[] {
+  const e = state.map.elements.find((x) => x.id === state.plan?.element);
+  const wanted = new Set<string>();
+  const add = (id: string) => {
+    if (wanted.has(id)) return;
+    for (const n of state.map.access.find((a) => a.id === id)?.needs ?? []) add(n);
+    wanted.add(id);
+  };
+  for (const id of e?.needs ?? []) add(id);
+  return [...wanted];
+}
+
+/** Hazards that hold the way to the planned element, or a hand that is inside now. */
+export function gatesAhead(state: JobState) {
+  const open = openAccess(state);
+  const ahead = coversNeeded(state).length ? coversNeeded(state) : state.map.access.map((a) => a.id);
+  const held = new Map(holding(state.map.hazards, state.hazards, open).map((h) => [h.id, h]));
+  for (const cover of ahead)
+    for (const h of holding(state.map.hazards, state.hazards, open, cover)) held.set(h.id, h);
+  return state.map.hazards.filter((h) => held.has(h.id));
+}
+
+/** How many pieces are off, and how many entries of the tray are not yet home. */
+export function offCount(state: JobState): { pieces: number; places: number } {
+  let pieces = 0;
+  let places = 0;
+  for (const item of state.ledger.items) {
+    if (item.undoneBy === 'nothing') continue;
+    const { off } = tally(item);
+    pieces += off;
+    if (off > 0) places++;
+  }
+  return { pieces, places };
+}
+
+const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`;
+
+type Rule = (s: JobState) => {
+  done: boolean;
+  /** a gate or the tray: the stop is barred */
+  heldBy?: string | undefined;
+  /** an earlier stop that has to come first */
+  after?: Stop | undefined;
+  note?: string;
+};
+
+const RULES: Record<Stop, Rule> = {
+  'take in': (s) => ({ done: s.intake !== null }),
+  trace: (s) => ({
+    done: s.plan !== null,
+    note: s.trace.length ? plural(s.trace.filter((t) => t.check).length, 'check') : '',
+    after: s.intake ? undefined : 'take in',
+  }),
+  plan: (s) => ({
+    done: s.plan !== null,
+    note: s.plan?.element ?? '',
+    after: s.intake ? undefined : 'take in',
+  }),
+  'make safe': (s) => {
+    const gates = gatesAhead(s);
+    const cleared = s.hazards.filter((h) => h.status === 'made safe' || h.passed).length;
+    return {
+      done: gates.length === 0 && cleared > 0,
+      note: gates.length ? plural(gates.length, 'gate') : '',
+    };
+  },
+  'open up': (s) => {
+    const needed = coversNeeded(s);
+    const open = openAccess(s);
+    const reached =
+      s.fix !== null ||
+      s.out !== null ||
+      (s.plan?.kind === 'remedy' && needed.length > 0 && needed.every((c) => open.includes(c)));
+    const gate = s.plan && !reached ? gatesAhead(s)[0] : undefined;
+    const n = offCount(s).pieces;
+    return { done: reached, heldBy: gate?.name.toLowerCase(), note: n ? `${n} off` : '' };
+  },
+  swap: (s) => ({
+    done: s.fix !== null,
+    after: s.plan ? undefined : 'plan',
+    note: s.fix ? s.fix.element : s.out ? 'old part out' : '',
+  }),
+  'close up': (s) => {
+    const open = s.ledger.covers.filter((c) => c.state !== 'final').length;
+    const n = offCount(s).pieces;
+    return {
+      done: s.fix !== null && open === 0 && n === 0 && s.ledger.items.length > 0,
+      after: s.fix || s.ledger.items.length > 0 ? undefined : 'open up',
+      note: n ? `${n} to go` : open ? plural(open, 'cover') : '',
+    };
+  },
+  prove: (s) => {
+    const proof = symptomProof(s);
+    return {
+      done: proof?.outcome === 'ok',
+      after: s.fix ? undefined : 'swap',
+      note: proof ? (proof.outcome === 'ok' ? 'works' : 'still fails') : '',
+    };
+  },
+  'hand over': (s) => {
+    const result = s.plan?.kind === 'refer' ? 'referred' : 'works';
+    const held = handOverHeldBy(s, result);
+    const n = offCount(s).pieces;
+    const tray = n > 0 || s.ledger.covers.some((c) => c.state !== 'final');
+    return {
+      done: s.handedOver !== null,
+      heldBy: held.length && tray ? 'the tray' : undefined,
+      after: held.length && !tray ? 'prove' : undefined,
+    };
+  },
+};
+
+/**
+ * The nine stops of a job with their state: not begun, in hand, held by what, done.
+ *
+ * @param state a job
+ * @param here the stop being looked at; the job's own stop when absent
+ * @returns nine entries in the order of the work
+ * @example runOf(state)[0] // { stop: 'take in', status: 'done', note: '' }
+ */
+export function runOf(state: JobState, here: Stop = state.stop): RunStop[] {
+  return STOPS.map((stop) => {
+    const rule = RULES[stop](state);
+    if (rule.done) return { stop, status: 'done', note: rule.note ?? '' };
+    const begun = stop === here || stop === state.stop;
+    if (rule.heldBy) return { stop, status: 'held', note: `by ${rule.heldBy}` };
+    return { stop, status: begun ? 'in hand' : 'not begun', note: begun ? (rule.note ?? '') : '' };
+  });
+}
+
+/** The earlier stop that has to come before this one, if it is still open. */
+export const comesAfter = (state: JobState, stop: Stop): Stop | undefined => RULES[stop](state).after;

@@ -1,0 +1,135 @@
+import type { HazardState, Source, UnitPower } from '../hazard';
+import type { Ledger } from '../ledger';
+import type { Expect } from '../trace';
+import type { RemedyKind, UnitMap } from '../unit';
+
+export const STOPS = [
+  'take in',
+  'trace',
+  'plan',
+  'make safe',
+  'open up',
+  'swap',
+  'close up',
+  'prove',
+  'hand over',
+] as const;
+export type Stop = (typeof STOPS)[number];
+
+export const PATTERNS = ['always', 'now and then', 'rarely', 'only when warm'] as const;
+export type Pattern = (typeof PATTERNS)[number];
+
+/** Chance that one exercise of the faulty element shows it, by how often the symptom comes. Common practice, no source. */
+export const PATTERN_Q: Record<Pattern, number> = {
+  always: 1,
+  'now and then': 0.5,
+  rarely: 0.2,
+  'only when warm': 0.5,
+};
+
+export interface Intake {
+  /** the function that fails, by its id on the map */
+  function: string;
+  /** in the owner's words */
+  symptom: string;
+  pattern: Pattern;
+  since?: string;
+  variant?: string;
+  /** message, code or lamp of the unit itself */
+  unitSays?: string;
+  /** what the owner would lose: data, settings, seals */
+  keep: string[];
+}
+
+export interface TraceRecord {
+  id: string;
+  at: string;
+  by: string;
+  check?: string;
+  outcome?: string;
+  reading?: number;
+  unit?: string;
+  expect?: Expect;
+  source?: Source;
+  note?: string;
+  /** a remedy that was tried while the symptom stayed */
+  tried?: { element: string; remedy: string };
+}
+
+export interface Plan {
+  kind: 'remedy' | 'refer';
+  element?: string;
+  remedy?: string;
+  remedyKind?: RemedyKind;
+  name: string;
+  minutes?: number;
+  parts: string[];
+  /** chance that it mends the unit, as reckoned when it was chosen */
+  chance?: number;
+  why: string;
+  /** taken from what the unit itself said, without tracing */
+  saidByUnit?: boolean;
+  at: string;
+}
+
+export interface Fix {
+  element: string;
+  remedy: string;
+  at: string;
+  name: string;
+  /** ids of the old and the new part in the ledger, for a replacement */
+  oldItem?: string;
+  newItem?: string;
+  serial?: string;
+}
+
+export interface ProofRecord {
+  id: string;
+  at: string;
+  by: string;
+  check: string;
+  outcome: 'ok' | 'bad';
+  reading?: number;
+  unit?: string;
+  source: Source;
+  /** covers that were off during the test */
+  open: string[];
+  note?: string;
+}
+
+export interface HandOver {
+  at: string;
+  by: string;
+  to: string;
+  result: 'works' | 'referred' | 'returned as it was';
+  settings?: string;
+  note?: string;
+  followUp?: string;
+}
+
+/** Everything known of a job, folded from its events. */
+export interface JobState {
+  id: string;
+  tag: string;
+  openedAt: string;
+  map: UnitMap;
+  /** the unit's row on the shelf of maps, where it came from one */
+  unit?: { id: string; version: number };
+  place?: string;
+  intake: Intake | null;
+  stop: Stop;
+  parked: { why: string; until?: string; at: string } | null;
+  power: UnitPower;
+  hazards: HazardState[];
+  trace: TraceRecord[];
+  plan: Plan | null;
+  /** old part out, not yet replaced */
+  out: { element: string; item: string } | null;
+  fix: Fix | null;
+  /** remedies done that did not mend it */
+  failed: Fix[];
+  ledger: Ledger;
+  proofs: ProofRecord[];
+  handedOver: HandOver | null;
+  notes: { at: string; by: string; text: string }[];
+}

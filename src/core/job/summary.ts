@@ -1,0 +1,107 @@
+import { specOf, tally } from '../ledger';
+import { offCount, runOf } from './run';
+import type { JobState, Stop } from './state';
+
+/** What the bench shows of a job without folding it. */
+export interface JobSummary {
+  id: string;
+  tag: string;
+  unit: string;
+  model: string;
+  place: string;
+  symptom: string;
+  stop: Stop;
+  run: ReturnType<typeof runOf>;
+  /** what it waits for, or what is next */
+  next: { head: string; detail: string; kind: 'go' | 'held' | 'waiting' | 'done' };
+  off: number;
+  missing: {
+    spec: string;
+    count: number;
+    of: number;
+    place: string;
+    drive?: string;
+    thread?: string;
+    lengthMm?: number;
+  }[];
+  live: string[];
+  openedAt: string;
+  handedOver: boolean;
+}
+
+const NEXT: Record<Stop, (s: JobState) => { head: string; detail: string }> = {
+  'take in': () => ({ head: 'Take in', detail: 'say what fails' }),
+  trace: (s) => ({
+    head: 'Go on',
+    detail: s.trace.length ? `${s.trace.length} checks so far` : 'first check',
+  }),
+  plan: () => ({ head: 'Plan', detail: 'choose the remedy' }),
+  'make safe': (s) => ({ head: 'Make safe', detail: s.plan?.name ?? 'clear the gates' }),
+  'open up': (s) => ({
+    head: 'Go on',
+    detail: offCount(s).pieces ? `${offCount(s).pieces} off` : 'first cover',
+  }),
+  swap: (s) => ({ head: 'Swap', detail: s.out ? 'new part in' : (s.plan?.name ?? '') }),
+  'close up': (s) => ({ head: 'Close up', detail: `${offCount(s).pieces} to go back` }),
+  prove: () => ({ head: 'Prove', detail: 'repeat the failing check' }),
+  'hand over': (s) => ({
+    head: 'Hand over',
+    detail: s.plan?.kind === 'refer' ? s.plan.name : 'report ready',
+  }),
+};
+
+function next(state: JobState): JobSummary['next'] {
+  if (state.handedOver) return { head: 'Handed over', detail: `to ${state.handedOver.to}`, kind: 'done' };
+  if (state.parked) {
+    return { head: state.parked.why, detail: state.parked.until ?? 'parked', kind: 'waiting' };
+  }
+  const here = runOf(state).find((r) => r.stop === state.stop);
+  const words = NEXT[state.stop](state);
+  return here?.status === 'held'
+    ? { head: words.head, detail: `held ${here.note}`, kind: 'held' }
+    : { ...words, kind: 'go' };
+}
+
+/**
+ * Sums a job up for the bench.
+ *
+ * @param state a job
+ * @returns what one row shows: stop, next thing, what is off, missing and live
+ * @example summarise(state).next.head // 'Go on'
+ */
+export function summarise(state: JobState): JobSummary {
+  return {
+    id: state.id,
+    tag: state.tag,
+    unit: state.map.name,
+    model: `${state.map.maker} ${state.map.model}`.trim(),
+    place: state.place ?? '',
+    symptom: state.intake?.symptom ?? '',
+    stop: state.stop,
+    run: runOf(state),
+    next: next(state),
+    off: offCount(state).pieces,
+    missing: state.ledger.items.flatMap((i) =>
+      i.missing
+        ? [
+            {
+              spec: specOf(i),
+              count: i.missing,
+              of: tally(i).taken,
+              place: [i.place.kind, i.place.label].filter(Boolean).join(' '),
+              ...(i.drive ? { drive: i.drive } : {}),
+              ...(i.thread ? { thread: i.thread } : {}),
+              ...(i.lengthMm ? { lengthMm: i.lengthMm } : {}),
+            },
+          ]
+        : [],
+    ),
+    live: state.handedOver
+      ? []
+      : state.hazards
+          .filter((h) => h.status === 'live')
+          .map((h) => state.map.hazards.find((x) => x.id === h.id)?.name ?? h.id),
+    openedAt: state.openedAt,
+    handedOver: state.handedOver !== null,
+  };
+}

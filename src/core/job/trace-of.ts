@@ -1,0 +1,198 @@
+import { type TraceAnswer, type TraceLogEntry, type TraceRequest, trace } from '../trace';
+import { deriveChecks, type MapCheck } from '../unit';
+import type { Answer } from './events/trace';
+import { openAccess } from './open';
+import { symptomId } from './proofs';
+import { type JobState, PATTERN_Q } from './state';
+
+/** Minutes to switch a unit on, and to take the power out again. Common practice, no source. */
+const POWER_MINUTES = { onMinutes: 1, offMinutes: 1 };
+
+/**
+ * The trace request that a job amounts to: elements of its map with q from the pattern of the
+ * symptom, derived checks, what is open, the power, and the log headed by the symptom itself.
+ *
+ * @param state a job that has been taken in
+ * @param extra an answer not yet recorded, to see what it would change
+ * @returns a request for {@link trace}
+ * @example traceRequest(state).log[0] // { check: 'symptom:left', outcome: 'bad' }
+ */
+export function traceRequest(
+  state: JobState,
+  extra?: Pick<Answer, 'check' | 'outcome' | 'reading'>,
+): TraceRequest {
+  const { map, intake } = state;
+  const q = intake ? PATTERN_Q[intake.pattern] : 1;
+  const checks = deriveChecks(map);
+  const log: TraceLogEntry[] = intake ? [{ check: symptomId(state), outcome: 'bad' }] : [];
+  for (const r of state.trace) {
+    if (r.tried) log.push({ tried: r.tried.remedy, element: r.tried.element });
+    else if (r.check && r.reading !== undefined && r.expect)
+      log.push({ check: r.check, reading: r.reading, expect: r.expect });
+    else if (r.check && r.outcome) log.push({ check: r.check, outcome: r.outcome });
+  }
+  if (extra) {
+    const expect = checks.find((c) => c.id === extra.check)?.tap?.expect;
+    if (extra.reading !== undefined && expect) {
+      const { nominal, tolerance, low, high } = expect;
+      log.push({ check: extra.check, reading: extra.reading, expect: { nominal, tolerance, low, high } });
+    } else if (extra.outcome) log.push({ check: extra.check, outcome: extra.outcome });
+  }
+  const access = map.access.map((a) => ({
+    id: a.id,
+    minutes: a.minutes,
+    ...(a.needs ? { needs: a.needs } : {}),
+  }));
+  const opened = openAccess(state).filter((id) => access.some((a) => a.id === id));
+  return {
+    elements: map.elements.map((e) => ({
+      id: e.id,
+      weight: e.weight,
+      q,
+      ...(e.needs ? { needs: e.needs } : {}),
+      remedies: e.remedies.map((r) => ({
+        id: r.id,
+        minutes: r.minutes,
+        fixes: r.fixes,
+        ...(r.cost === undefined ? {} : { cost: r.cost }),
+      })),
+    })),
+    checks: checks.map((c) => c.trace),
+    access,
+    opened,
+    ...(state.power === 'unknown' ? {} : { power: { now: state.power, ...POWER_MINUTES } }),
+    log,
+    options: { lookahead: 2, top: 12, repeats: 'intermittent only' },
+  };
+}
+
+/** A next check or repair with its words. */
+export interface NextStep {
+  kind: 'check' | 'repair';
+  id: string;
+  check?: MapCheck;
+  element?: string;
+  remedy?: string;
+  title: string;
+  /** the reason, one sentence */
+  why: string;
+  /** minutes of the action itself, opening and power included */
+  minutes: number;
+  expectedMinutes: number;
+  openMinutes: number;
+  pBad?: number;
+  bits?: number;
+}
+
+export interface TraceView {
+  answer: TraceAnswer;
+  checks: MapCheck[];
+  /** element ids with their suspicion, most suspect first */
+  suspects: { id: string; p: number }[];
+  next: NextStep[];
+  /** whether repairing now beats every check, and the sentence with its figures */
+  enough: boolean;
+  reason: string;
+}
+
+const minutes = (m: number) => `${m < 10 ? Number(m.toFixed(1)) : Math.round(m)}\u00a0min`;
+
+const WORTH_NAMING = 0.015;
+const some = (ids: string[]) =>
+  ids.length > 4
+    ? `${ids.slice(0, 3).join(', ')} or ${ids.length - 3} more`
+    : ids.length > 1
+      ? `${ids.slice(0, -1).join(', ')} or ${ids.at(-1)}`
+      : ids[0];
+
+/** The reason for a check in one sentence: what each answer would point to, by present suspicion. */
+function reasonFor(check: MapCheck, p: Map<string, number>): string {
+  const suspects = [...p]
+    .filter(([, x]) => x >= WORTH_NAMING)
+    .sort((a, b) => b[1] - a[1])
+    .map(([id]) => id);
+  const tested = new Set(check.trace.exercises ?? []);
+  const before = suspects.filter((id) => tested.has(id));
+  const after = suspects.filter((id) => !tested.has(id));
+  if (check.trace.provokes || !before.length || !after.length) return check.why;
+  return `“${check.ok}” points to ${some(after)}; “${check.bad}” to ${some(before)}.`;
+}
+
+function words(state: JobState, answer: TraceAnswer, checks: MapCheck[]): NextStep[] {
+  const p = new Map(answer.belief.map((b) => [b.id, b.p]));
+  return answer.next.flatMap((n): NextStep[] => {
+    if (n.kind === 'check') {
+      const check = checks.find((c) => c.id === n.id);
+      if (!check) return [];
+      return [
+        {
+          kind: 'check',
+          id: n.id,
+          check,
+          title: check.title,
+          why: reasonFor(check, p),
+          minutes: check.trace.minutes + (n.openMinutes ?? 0) + (n.powerMinutes ?? 0),
+          expectedMinutes: n.expectedMinutes,
+          openMinutes: n.openMinutes ?? 0,
+          ...(n.pBad === undefined ? {} : { pBad: n.pBad }),
+          ...(n.bits === undefined ? {} : { bits: n.bits }),
+        },
+      ];
+    }
+    const e = state.map.elements.find((x) => x.id === n.id);
+    const r = e?.remedies.find((x) => x.id === n.remedy);
+    if (!e || !r) return [];
+    return [
+      {
+        kind: 'repair',
+        id: `${e.id} ${r.id}`,
+        element: e.id,
+        remedy: r.id,
+        title: r.name,
+        why: `${Math.round((p.get(e.id) ?? 0) * 100)}\u00a0% it is ${e.id}; this lasts in ${Math.round(r.fixes * 100)}\u00a0% of such faults.`,
+        minutes: r.minutes + (n.openMinutes ?? 0),
+        expectedMinutes: n.expectedMinutes,
+        openMinutes: n.openMinutes ?? 0,
+      },
+    ];
+  });
+}
+
+/**
+ * Suspicion and next actions of a job, with the words a technician reads.
+ *
+ * @param state a job that has been taken in
+ * @param computed answer of {@link trace} for {@link traceRequest}, when it was worked out elsewhere
+ * @returns suspects, ranked next steps, and whether it is enough
+ * @example traceView(state).suspects[0].id // 'W4'
+ */
+export function traceView(state: JobState, computed?: TraceAnswer): TraceView {
+  const answer = computed ?? trace(traceRequest(state));
+  const checks = deriveChecks(state.map);
+  const suspects = [...answer.belief].sort((a, b) => b.p - a.p);
+  const next = words(state, answer, checks);
+  const best = next.find((n) => n.kind === 'check');
+  const repair = next.find((n) => n.kind === 'repair');
+  const now = answer.repairNowMinutes;
+  const reason = answer.enough
+    ? best
+      ? `Enough: begin with “${repair?.title}”. Mended in about ${minutes(now)}; the best further check would make it ${minutes(best.expectedMinutes)}.`
+      : `Enough: no further check would tell anything. Mended in about ${minutes(now)}.`
+    : `Checking still pays: about ${minutes(best?.expectedMinutes ?? now)} to mended, against ${minutes(now)} when repairing now.`;
+  return { answer, checks, suspects, next, enough: answer.enough, reason };
+}
+
+/**
+ * Suspicion of every element after each entry of the log, the symptom first.
+ *
+ * @param state a job that has been taken in
+ * @returns one map of element id to chance per entry, one longer than `state.trace`
+ * @example beliefHistory(state)[0].get('W4') // 0.18
+ */
+export function beliefHistory(state: JobState): Map<string, number>[] {
+  return Array.from({ length: state.trace.length + 1 }, (_, k) => {
+    const request = traceRequest({ ...state, trace: state.trace.slice(0, k) });
+    const answer = trace({ ...request, checks: request.checks, options: { lookahead: 1, top: 1 } });
+    return new Map(answer.belief.map((b) => [b.id, b.p]));
+  });
+}

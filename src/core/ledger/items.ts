@@ -1,0 +1,199 @@
+export const ITEM_KINDS = ['fastener', 'plug', 'part', 'tie', 'tape', 'media', 'change'] as const;
+export type ItemKind = (typeof ITEM_KINDS)[number];
+
+/** Places a thing is kept while it is off. */
+export const PLACE_KINDS = [
+  'cup',
+  'bag',
+  'left in the part',
+  'in its own hole',
+  'taped to the photo',
+  'shelf',
+] as const;
+export type PlaceKind = (typeof PLACE_KINDS)[number];
+
+export interface Place {
+  kind: PlaceKind;
+  /** number or name of the cup, bag or shelf */
+  label?: string;
+}
+
+/** States of a thing that still counts as off the unit. */
+export const OFF_STATES = ['off', 'aside', 'in its own hole'] as const;
+/** States of a thing that is back, in part or wholly. */
+export const BACK_STATES = [
+  'loose',
+  'half tight',
+  'tight',
+  'plugged',
+  'fitted',
+  'proven',
+  'moved to',
+] as const;
+export const ITEM_STATES = [...OFF_STATES, ...BACK_STATES] as const;
+export type OffState = (typeof OFF_STATES)[number];
+export type BackState = (typeof BACK_STATES)[number];
+export type ItemState = (typeof ITEM_STATES)[number];
+
+export const UNDONE_BY = ['reverse', 'nothing', 'replaced by'] as const;
+export type UndoneBy = (typeof UNDONE_BY)[number];
+
+/** A thing as it is recorded when it comes off. */
+export interface ItemDraft {
+  kind: ItemKind;
+  /** what it is: "J7", "rear cover", "screw" */
+  name: string;
+  thread?: string;
+  lengthMm?: number;
+  drive?: string;
+  head?: string;
+  /** null = several, not counted */
+  count: number | null;
+  /** where it came from */
+  from?: string;
+  contacts?: number;
+  latch?: boolean;
+  place: Place;
+  state?: OffState;
+  undoneBy?: UndoneBy;
+}
+
+export interface WriteOff {
+  count: number;
+  reason: string;
+  replacement: string;
+}
+
+export interface Item extends ItemDraft {
+  id: string;
+  /** how many stand in each state; written-off ones are not in here */
+  by: Partial<Record<ItemState, number>>;
+  writtenOff: WriteOff[];
+  /** covers that were off when this came off: it lies inside them */
+  inside: string[];
+  /** the cover this item is, if it is one */
+  cover?: string;
+  /** how it was proven after it came back */
+  proof?: { how: string; at: string };
+  /** what was cut, trimmed or shortened */
+  altered?: string;
+  /** how many of those off cannot be found */
+  missing?: number;
+  /** fitted new in this job; it never was off */
+  fresh?: boolean;
+  /** when it came off */
+  at: string;
+}
+
+/** The last step home of each kind: what a final close asks of it. */
+export const HOME: Record<ItemKind, BackState[]> = {
+  fastener: ['tight', 'moved to'],
+  plug: ['proven', 'moved to'],
+  part: ['fitted', 'proven', 'moved to'],
+  tie: ['fitted', 'proven'],
+  tape: ['fitted', 'proven'],
+  media: ['fitted', 'proven'],
+  change: ['fitted', 'proven'],
+};
+
+/** States a kind can take on its way back, in their order. */
+export const WAY_BACK: Record<ItemKind, BackState[]> = {
+  fastener: ['loose', 'half tight', 'tight', 'moved to'],
+  plug: ['plugged', 'proven', 'moved to'],
+  part: ['fitted', 'proven', 'moved to'],
+  tie: ['fitted'],
+  tape: ['fitted'],
+  media: ['fitted'],
+  change: ['fitted'],
+};
+
+const isOff = (s: string): s is OffState => (OFF_STATES as readonly string[]).includes(s);
+
+/**
+ * How many of an item are off, back and written off. Taken off = the sum of the three, always.
+ *
+ * @param item an item
+ * @returns counts; for "several, not counted" 1 stands for the several
+ * @example tally({ count: 4, by: { off: 1, tight: 3 }, writtenOff: [] }) // { taken: 4, off: 1, back: 3, writtenOff: 0 }
+ */
+export function tally(item: Pick<Item, 'count' | 'by' | 'writtenOff'>) {
+  let off = 0;
+  let back = 0;
+  for (const [state, n] of Object.entries(item.by)) {
+    if (isOff(state)) off += n;
+    else back += n;
+  }
+  return { taken: item.count ?? 1, off, back, writtenOff: item.writtenOff.reduce((a, w) => a + w.count, 0) };
+}
+
+/**
+ * What is still owed before a cover may close finally over an item, in words; null when nothing is.
+ *
+ * @param item an item
+ * @returns a short phrase such as "2 of 4 still in cup 3", or null
+ * @example owed(fourScrewsOneHalfTight) // '1 × M3×8 half tight, not tight'
+ */
+export function owed(item: Item): string | null {
+  const t = tally(item);
+  const what = specOf(item);
+  if (item.count === null) return `${what}: several, not counted. Count them first`;
+  if (t.off > 0) {
+    if (item.undoneBy === 'nothing') return null;
+    const many = t.off === 1 && t.taken === 1 ? what : `${t.off} × ${what}`;
+    return (item.by.aside ?? 0) > 0 ? `${many} still moved aside` : `${many} still ${placeWords(item.place)}`;
+  }
+  const home = HOME[item.kind];
+  for (const [state, n] of Object.entries(item.by) as [ItemState, number][]) {
+    if (n === 0 || home.includes(state as BackState)) continue;
+    if (item.kind === 'plug') return `${what} is plugged but not proven`;
+    return `${n} × ${what} ${state}, not tight`;
+  }
+  if (item.fresh && !item.proof) return `${what} is in but not proven`;
+  return null;
+}
+
+/**
+ * Spec of an item as written on a cup: thread, length and drive, or its name.
+ *
+ * @param item an item or a draft
+ * @returns such as "M3×8 PH1" or "J7"
+ * @example specOf({ kind: 'fastener', name: 'screw', thread: 'M3', lengthMm: 8, drive: 'PH1' }) // 'M3×8 PH1'
+ */
+export function specOf(item: Pick<ItemDraft, 'kind' | 'name' | 'thread' | 'lengthMm' | 'drive'>): string {
+  if (item.kind !== 'fastener' || !item.thread) return [item.name, item.drive].filter(Boolean).join(' ');
+  const size = item.lengthMm === undefined ? item.thread : `${item.thread}×${lengthWords(item)}`;
+  return [size, item.drive].filter(Boolean).join(' ');
+}
+
+function lengthWords(item: Pick<ItemDraft, 'thread' | 'lengthMm'>): string {
+  const mm = item.lengthMm as number;
+  if (item.thread?.includes('-')) {
+    const eighths = Math.round((mm / 25.4) * 16);
+    if (Math.abs(eighths * 25.4 - mm * 16) < 0.5) return `${fraction(eighths, 16)} in`;
+  }
+  return String(Number(mm.toFixed(2)));
+}
+
+function fraction(a: number, b: number): string {
+  let n = a;
+  let d = b;
+  while (n % 2 === 0 && d > 1) {
+    n /= 2;
+    d /= 2;
+  }
+  return d === 1 ? String(n) : `${n}/${d}`;
+}
+
+/**
+ * A place in words.
+ *
+ * @param place where a thing is kept
+ * @returns "in cup 3", "on the shelf", "left in the part"
+ * @example placeWords({ kind: 'cup', label: '3' }) // 'in cup 3'
+ */
+export function placeWords(place: Place): string {
+  if (place.kind === 'shelf') return place.label ? `on shelf ${place.label}` : 'on the shelf';
+  if (place.kind === 'cup' || place.kind === 'bag')
+    return `in ${place.kind}${place.label ? ` ${place.label}` : ''}`;
+  return place.kind;
+}

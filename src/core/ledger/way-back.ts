@@ -1,0 +1,100 @@
+import { type BackState, type Item, placeWords, specOf, tally, WAY_BACK } from './items';
+import { type Cover, closeRefusals, type Ledger } from './ledger';
+
+/** One thing still to do on the way back. */
+export interface WayBackStep {
+  kind: 'return' | 'prove' | 'count' | 'close';
+  item?: Item;
+  cover?: Cover;
+  /** state the item goes to next */
+  to?: BackState;
+  /** pieces still to go */
+  left: number;
+  text: string;
+  /** what is different on the way back */
+  note?: string;
+}
+
+/** The step an item waits for, or null when it is home. */
+function stepOf(item: Item): WayBackStep | null {
+  const t = tally(item);
+  if (item.undoneBy === 'nothing' && t.off > 0) return null;
+  if (item.count === null) return { kind: 'count', item, left: 1, text: `Count ${specOf(item)}` };
+  const way = WAY_BACK[item.kind];
+  const last = way.find((s) => s === 'tight' || s === 'fitted' || s === 'plugged') as BackState;
+  const left = t.off + (item.by.loose ?? 0) + (item.by['half tight'] ?? 0);
+  if (left > 0) {
+    const many = t.taken > 1 ? `${left} × ` : '';
+    const verb =
+      item.kind === 'fastener'
+        ? 'Screw in'
+        : item.kind === 'plug'
+          ? 'Plug in'
+          : item.kind === 'change'
+            ? 'Put back'
+            : 'Fit';
+    return {
+      kind: 'return',
+      item,
+      to: last,
+      left,
+      text: `${verb} ${many}${specOf(item)}${item.from ? `, ${item.from}` : ''}`,
+      note:
+        item.undoneBy === 'replaced by'
+          ? 'New one: write the old one off'
+          : t.off > 0
+            ? placeWords(item.place)
+            : 'in, not tight yet',
+    };
+  }
+  if ((item.kind === 'plug' && (item.by.plugged ?? 0) > 0) || (item.fresh && !item.proof)) {
+    return {
+      kind: 'prove',
+      item,
+      left: 1,
+      text: `Prove ${specOf(item)}`,
+      note: 'click, tug, both ends looked at',
+    };
+  }
+  return null;
+}
+
+/**
+ * The way back, written from what was really recorded: last off, first on; a cover's close follows
+ * its own screws. Things already home are left out.
+ *
+ * @param ledger now
+ * @returns steps in their order, the next first
+ * @example wayBack(ledger)[0].text // 'Plug in J7'
+ */
+export function wayBack(ledger: Ledger): WayBackStep[] {
+  const order = [...ledger.items].reverse();
+  const steps: WayBackStep[] = [];
+  const open = ledger.covers.filter((c) => c.state !== 'final');
+  const closeStep = (cover: Cover): WayBackStep => {
+    const reasons = closeRefusals(ledger, cover.id);
+    return {
+      kind: 'close',
+      cover,
+      left: reasons.length,
+      text: `Close ${cover.name}`,
+      ...(reasons[0] ? { note: reasons[0] } : {}),
+    };
+  };
+  const lastOf = new Map<Cover, number>();
+  for (const cover of open) {
+    const own = order.findLastIndex(
+      (i) =>
+        i.cover === cover.id ||
+        i.from?.toLowerCase() === cover.name.toLowerCase() ||
+        i.from?.toLowerCase() === cover.id.toLowerCase(),
+    );
+    lastOf.set(cover, own);
+  }
+  order.forEach((item, k) => {
+    const step = stepOf(item);
+    if (step) steps.push(step);
+    for (const cover of open) if (lastOf.get(cover) === k) steps.push(closeStep(cover));
+  });
+  return steps;
+}

@@ -1,0 +1,60 @@
+import { condition, marginals, pairIndex } from './belief';
+import { buildModel } from './model';
+import { rank } from './next';
+import type { TraceAnswer, TraceRequest } from './types';
+
+export { FALSE_ALARM, readingDensities, SENSITIVITY } from './likelihood';
+export type * from './types';
+
+const SETS_SHOWN = 200;
+
+/**
+ * Which element is at fault, and what to do next.
+ *
+ * Method: Bayes over fault sets with a noisy-OR check model, and a decision-theoretic ranking of
+ * checks and repairs by expected minutes (Heckerman, Breese, Rommelse, CACM 38(3), 1995).
+ *
+ * @param request elements, checks, access, log and options; minutes, chances 0 to 1
+ * @returns suspicion per element, the ranked next actions, the minutes when repairing now, and
+ *   whether the log contradicts every single explanation
+ * @throws Refusal naming the wrong id and its path
+ * @example
+ * trace({
+ *   elements: [{ id: 'a', weight: 1, repairMinutes: 10 }, { id: 'b', weight: 1, repairMinutes: 10 }],
+ *   checks: [{ id: 'tap', exercises: ['a'], minutes: 1 }],
+ *   log: [{ check: 'tap', outcome: 'bad' }],
+ * }).belief[0].p // 0.9706 / 0.9906 = 0.9798
+ */
+export function trace(request: TraceRequest): TraceAnswer {
+  const model = buildModel(request);
+  const { belief, contradiction } = condition(model);
+  const p = marginals(belief);
+  const ids = request.elements.map((e) => e.id);
+  const { next, repairNowMinutes, enough } = rank(model, belief);
+  const answer: TraceAnswer = {
+    belief: ids.map((id, i) => ({ id, p: p[i] as number })),
+    next: next.slice(0, request.options?.top ?? 5),
+    repairNowMinutes,
+    enough,
+    contradiction,
+  };
+  if (belief.two || belief.none > 0) {
+    const sets = ids.map((id, i) => ({ ids: [id], p: belief.one[i] as number }));
+    if (belief.none > 0) sets.push({ ids: [], p: belief.none });
+    if (belief.two) {
+      for (let i = 0; i < ids.length; i++) {
+        for (let j = i + 1; j < ids.length; j++) {
+          sets.push({
+            ids: [ids[i] as string, ids[j] as string],
+            p: belief.two[pairIndex(ids.length, i, j)] as number,
+          });
+        }
+      }
+    }
+    answer.faultSets = sets
+      .filter((s) => s.p > 0)
+      .sort((a, b) => b.p - a.p)
+      .slice(0, SETS_SHOWN);
+  }
+  return answer;
+}

@@ -1,0 +1,147 @@
+import type { Expect, TraceCheck, TraceElement } from './types';
+
+/** Sensitivity of a check that states none. Common practice, no source. */
+export const SENSITIVITY = 0.97;
+/** False alarms of a check that states none. Common practice, no source. */
+export const FALSE_ALARM = 0.02;
+/** Weight of an answer that points at no member of the fault set. Common practice, no source. */
+export const ASTRAY = 0.03;
+
+/**
+ * Chances of every answer of one check under every fault set. Elements that act alike in this check
+ * share a class, so that a set of two needs only a class pair.
+ */
+export interface AnswerTable {
+  answers: string[];
+  /** class of each element */
+  classOf: Uint16Array;
+  classes: number;
+  /** [answer] chance under the empty set */
+  none: Float64Array;
+  /** [answer][class] chance under a single fault */
+  one: Float64Array[];
+  /** [answer][class a × classes + class b] chance under a pair */
+  two: Float64Array[];
+}
+
+/**
+ * Builds the table of answers: noisy OR for ok/bad, `P(bad|S) = 1 − (1−f)·Π(1 − s·q_e)`; for several
+ * answers 1 where an answer points at a member of S, ε = 0.03 elsewhere, normalised.
+ * Source: noisy OR, Pearl, Probabilistic Reasoning in Intelligent Systems, 1988 (from memory).
+ *
+ * @param check a checked check
+ * @param elements all elements, for their q
+ * @param indexOf element id to index
+ * @returns chances per answer and class, 0 to 1
+ * @example answerTable(check, elements, indexOf).one[0] // chances of "bad" per class
+ */
+export function answerTable(
+  check: TraceCheck,
+  elements: TraceElement[],
+  indexOf: Map<string, number>,
+): AnswerTable {
+  const classOf = new Uint16Array(elements.length);
+  return check.outcomes
+    ? severalAnswers(check.outcomes, classOf, indexOf)
+    : twoAnswers(check, elements, classOf, indexOf);
+}
+
+function twoAnswers(
+  check: TraceCheck,
+  elements: TraceElement[],
+  classOf: Uint16Array,
+  indexOf: Map<string, number>,
+): AnswerTable {
+  const s = check.sensitivity ?? SENSITIVITY;
+  const f = check.falseAlarm ?? FALSE_ALARM;
+  const hidden = [1];
+  for (const id of check.exercises ?? []) {
+    const i = indexOf.get(id) as number;
+    const x = 1 - s * (check.provokes?.[id] ?? elements[i]?.q ?? 1);
+    const k = hidden.indexOf(x);
+    classOf[i] = k >= 0 ? k : hidden.push(x) - 1;
+  }
+  const c = hidden.length;
+  const bad1 = Float64Array.from(hidden, (x) => 1 - (1 - f) * x);
+  const bad2 = new Float64Array(c * c);
+  hidden.forEach((x, i) => {
+    hidden.forEach((y, j) => {
+      bad2[i * c + j] = 1 - (1 - f) * x * y;
+    });
+  });
+  const complement = (v: Float64Array) => v.map((x) => 1 - x);
+  return {
+    answers: ['bad', 'ok'],
+    classOf,
+    classes: c,
+    none: Float64Array.of(f, 1 - f),
+    one: [bad1, complement(bad1)],
+    two: [bad2, complement(bad2)],
+  };
+}
+
+function severalAnswers(
+  outcomes: { id: string; points: string[] }[],
+  classOf: Uint16Array,
+  indexOf: Map<string, number>,
+): AnswerTable {
+  const pointed: Set<number>[] = outcomes.map(
+    (o) => new Set(o.points.map((id) => indexOf.get(id) as number)),
+  );
+  const classAt = new Map<string, number>();
+  const patterns: boolean[][] = [];
+  for (let e = 0; e < classOf.length; e++) {
+    const pattern = pointed.map((set) => set.has(e));
+    const key = pattern.map(Number).join('');
+    let k = classAt.get(key);
+    if (k === undefined) {
+      k = patterns.push(pattern) - 1;
+      classAt.set(key, k);
+    }
+    classOf[e] = k;
+  }
+  const c = patterns.length;
+  const chances = (hits: boolean[]) => {
+    const w = hits.map((h) => (h ? 1 : ASTRAY));
+    const sum = w.reduce((a, b) => a + b, 0);
+    return w.map((x) => x / sum);
+  };
+  const one = outcomes.map(() => new Float64Array(c));
+  const two = outcomes.map(() => new Float64Array(c * c));
+  patterns.forEach((a, i) => {
+    chances(a).forEach((p, o) => {
+      (one[o] as Float64Array)[i] = p;
+    });
+    patterns.forEach((b, j) => {
+      chances(a.map((hit, o) => hit || (b[o] ?? false))).forEach((p, o) => {
+        (two[o] as Float64Array)[i * c + j] = p;
+      });
+    });
+  });
+  return {
+    answers: outcomes.map((o) => o.id),
+    classOf,
+    classes: c,
+    none: Float64Array.from(chances(outcomes.map(() => false))),
+    one,
+    two,
+  };
+}
+
+/**
+ * Densities of one reading when all is well and when something is wrong: normal about the nominal
+ * with σ = tolerance / 1.96 (so that 95 % of good readings lie within the tolerance), uniform over
+ * [low, high] otherwise. A reading outside widens the interval to itself.
+ * Source: normal quantile 1.96, any table of the normal distribution.
+ *
+ * @param reading in the unit of `expect`
+ * @param expect nominal, tolerance, low and high in one unit
+ * @returns densities per unit
+ * @example readingDensities(0.775, { nominal: 0.775, tolerance: 0.1, low: 0, high: 1 }).good // 7.819
+ */
+export function readingDensities(reading: number, expect: Expect): { good: number; bad: number } {
+  const sigma = expect.tolerance / 1.96;
+  const z = (reading - expect.nominal) / sigma;
+  const width = Math.max(expect.high, reading) - Math.min(expect.low, reading);
+  return { good: Math.exp((-z * z) / 2) / (sigma * Math.sqrt(2 * Math.PI)), bad: 1 / width };
+}

@@ -1,0 +1,223 @@
+import { answerFactors, type Belief, marginals, scaled, total, weighed } from './belief';
+import { deal, MOST_CLASSES, merge, mergedMinutes } from './deal';
+import type { AnswerTable } from './likelihood';
+import { type Model, powerMinutes } from './model';
+import {
+  type Bench,
+  benchOf,
+  openMinutes,
+  orderBlocks,
+  remainingLadders,
+  repairMinutes,
+  walk,
+  walkHeads,
+} from './repair';
+import type { NextAction, Power } from './types';
+
+/** Checks looked at two deep: the most informative ones. */
+const DEEP = 40;
+/** Suspicion from which an intermittent element makes a repeat worth offering. Common practice, no source. */
+const WORTH_A_REPEAT = 0.01;
+
+/** A moment of the search: belief, what is open, power, and the order of repairs from here. */
+interface Moment {
+  bench: Bench;
+  belief: Belief;
+  power: Power | undefined;
+  order: Uint32Array;
+}
+
+const entropy = (x: number) => (x > 0 && x < 1 ? -x * Math.log2(x) : 0);
+
+/** Chance of each answer, and the bits it tells of the fault set. */
+function tells(b: Belief, t: AnswerTable): { p: number[]; bits: number } {
+  const n = b.one.length;
+  const { classOf, classes } = t;
+  const one = new Float64Array(classes);
+  const two = b.two ? new Float64Array(classes * classes) : null;
+  for (let i = 0; i < n; i++) {
+    const k = classOf[i] as number;
+    one[k] = (one[k] as number) + (b.one[i] as number);
+  }
+  if (b.two && two) {
+    let k = 0;
+    for (let i = 0; i < n; i++) {
+      const row = (classOf[i] as number) * classes;
+      for (let j = i + 1; j < n; j++) {
+        const at = row + (classOf[j] as number);
+        two[at] = (two[at] as number) + (b.two[k++] as number);
+      }
+    }
+  }
+  const p: number[] = [];
+  let bits = 0;
+  t.answers.forEach((_, a) => {
+    const none = t.none[a] as number;
+    let mean = b.none * none;
+    let conditional = b.none * entropy(none);
+    const take = (mass: Float64Array, chance: Float64Array) => {
+      mass.forEach((m, k) => {
+        const c = chance[k] as number;
+        mean += m * c;
+        conditional += m * entropy(c);
+      });
+    };
+    take(one, t.one[a] as Float64Array);
+    if (two) take(two, t.two[a] as Float64Array);
+    p.push(mean);
+    bits += entropy(mean) - conditional;
+  });
+  return { p, bits: Math.max(0, bits) };
+}
+
+class Search {
+  private readonly benches = new Map<string, Bench>();
+  private readonly ladders;
+
+  constructor(private readonly model: Model) {
+    this.ladders = remainingLadders(model);
+  }
+
+  bench(opened: boolean[]): Bench {
+    const key = opened.map(Number).join('');
+    let b = this.benches.get(key);
+    if (!b) {
+      b = benchOf(this.model, this.ladders, opened);
+      this.benches.set(key, b);
+    }
+    return b;
+  }
+
+  moment(belief: Belief, opened: boolean[], power: Power | undefined): Moment {
+    const bench = this.bench(opened);
+    return { bench, belief, power, order: orderBlocks(bench, marginals(belief)) };
+  }
+
+  /** Minutes of one check from here, and of the best continuation after each answer. */
+  check(from: Moment, c: number, chances: number[], deeper: number[] | null): number {
+    const { model } = this;
+    const check = model.request.checks[c];
+    const table = model.tables[c] as AnswerTable;
+    const closure = model.checkAccess[c] as number[];
+    const wanted = check?.power;
+    const opens = openMinutes(model, from.bench.opened, closure);
+    let here = from;
+    if (closure.some((a) => !from.bench.opened[a])) {
+      const opened = from.bench.opened.slice();
+      for (const a of closure) opened[a] = true;
+      here = this.moment(from.belief, opened, from.power);
+    }
+    const dealt =
+      here.belief.two || table.classes > MOST_CLASSES
+        ? null
+        : deal(here.bench, here.belief, here.order, table);
+    const quick = dealt && here.bench.plain && !deeper ? dealt : null;
+    let minutes = (check?.minutes ?? 0) + opens + powerMinutes(model, from.power, wanted);
+    const power = wanted ?? from.power;
+    table.answers.forEach((_, a) => {
+      const p = chances[a] as number;
+      if (!(p > 0)) return;
+      if (quick) {
+        minutes += mergedMinutes(quick, table.one[a] as Float64Array);
+        return;
+      }
+      const after = weighed(here.belief, table, answerFactors(table, a));
+      const order = dealt
+        ? merge(dealt, table.one[a] as Float64Array)
+        : orderBlocks(here.bench, marginals(after));
+      let value = walk(here.bench, after, order);
+      if (deeper) {
+        const then: Moment = { bench: here.bench, belief: scaled(after, p), power, order };
+        for (const d of deeper) {
+          value = Math.min(
+            value,
+            p * this.check(then, d, tells(then.belief, model.tables[d] as AnswerTable).p, null),
+          );
+        }
+      }
+      minutes += value;
+    });
+    return minutes;
+  }
+}
+
+/** Whether a check that was already made may be offered again. */
+function offered(model: Model, c: number, p: Float64Array): boolean {
+  if (model.request.options?.repeats !== 'intermittent only') return true;
+  const check = model.request.checks[c];
+  const made = (model.request.log ?? []).some((e) => 'check' in e && e.check === check?.id);
+  if (!made) return true;
+  return (check?.exercises ?? []).some((id) => {
+    const i = model.indexOf.get(id) as number;
+    const q = check?.provokes?.[id] ?? model.request.elements[i]?.q ?? 1;
+    return q < 1 && (p[i] as number) >= WORTH_A_REPEAT;
+  });
+}
+
+/**
+ * Ranks checks and repairs from the present belief by expected minutes to a finished repair.
+ *
+ * A check costs its minutes, the opening and the power change it still needs, and then what the
+ * best continuation costs after each answer: with lookahead 1 the repair sequence, with 2 the
+ * better of repair and one more check (over the 40 most informative).
+ *
+ * @param model a checked model
+ * @param belief weights that sum to 1
+ * @returns actions, soonest mended first, and minutes when the repair is begun now
+ * @example rank(model, condition(model).belief).next[0].id // what to do next
+ */
+export function rank(
+  model: Model,
+  belief: Belief,
+): { next: NextAction[]; repairNowMinutes: number; enough: boolean } {
+  const search = new Search(model);
+  const p = marginals(belief);
+  const mass = total(belief);
+  const now = search.moment(scaled(belief, mass), model.opened, model.request.power?.now);
+  const lookahead = model.request.options?.lookahead ?? 1;
+
+  let candidates = model.tables
+    .map((t, c) => ({ c, ...tells(now.belief, t) }))
+    .filter((x) => x.bits > 1e-12 && offered(model, x.c, p));
+  let deeper: number[] | null = null;
+  if (lookahead === 2) {
+    candidates = candidates.sort((x, y) => y.bits - x.bits || x.c - y.c).slice(0, DEEP);
+    deeper = candidates.map((x) => x.c);
+  }
+
+  const checks = candidates.map(({ c, p: chances, bits }): NextAction => {
+    const check = model.request.checks[c];
+    const power = powerMinutes(model, now.power, check?.power);
+    return {
+      kind: 'check',
+      id: check?.id ?? '',
+      expectedMinutes: search.check(now, c, chances, deeper),
+      ...(check?.outcomes
+        ? { pOutcomes: check.outcomes.map((o, k) => ({ id: o.id, p: chances[k] as number })) }
+        : { pBad: chances[0] as number }),
+      bits,
+      openMinutes: openMinutes(model, model.opened, model.checkAccess[c] as number[]),
+      ...(power > 0 ? { powerMinutes: power } : {}),
+    };
+  });
+  const headFirst = walkHeads(now.bench, now.belief, now.order);
+  const repairs = model.request.elements.flatMap((e, i): NextAction[] => {
+    const step = now.bench.ladders[i]?.[0];
+    if (!step || !((p[i] as number) > 0)) return [];
+    return [
+      {
+        kind: 'repair',
+        id: e.id,
+        ...(step.id === null ? {} : { remedy: step.id }),
+        expectedMinutes: headFirst(i),
+        openMinutes: openMinutes(model, model.opened, model.elementAccess[i] as number[]),
+      },
+    ];
+  });
+  const next = [...repairs, ...checks].sort((a, b) => a.expectedMinutes - b.expectedMinutes);
+  return {
+    next,
+    repairNowMinutes: repairMinutes(now.bench, now.belief),
+    enough: next[0]?.kind !== 'check',
+  };
+}

@@ -1,0 +1,133 @@
+import { demand } from '../refusal';
+import { hazardOfKind } from './hazard-kinds';
+import { KIND_DEFAULTS, ladderFor } from './ladders';
+import type { ElementKind, HazardKind, Tap, TapHow, UnitMap } from './map';
+import { validateMap } from './validate';
+
+/** One row of a unit described at the bench: an element and, if there is one, the point after it. */
+export interface DescribedRow {
+  id: string;
+  name: string;
+  kind: ElementKind;
+  tap?: {
+    id: string;
+    how: TapHow;
+    nominal?: number;
+    tolerance?: number;
+    unit?: string;
+    /** the point is only reached with the cover off */
+    inside?: boolean;
+  };
+  /** it is reached without the cover off */
+  outside?: boolean;
+}
+
+export interface Description {
+  name: string;
+  maker: string;
+  model: string;
+  /** what it should do, as the user finds it */
+  does: string;
+  rows: DescribedRow[];
+  /** name of the cover over it all, empty = nothing to open */
+  cover: string;
+  coverMinutes: number;
+  hazards: HazardKind[];
+}
+
+const FEEDERS: ElementKind[] = ['supply', 'battery', 'setting'];
+const MINUTES: Record<TapHow, number> = { look: 0.5, listen: 0.5, measure: 1 };
+
+/**
+ * A map from what a technician can say in a minute: the chain from source to output in order, what
+ * feeds it, one cover, and what can hurt. Everything else is the usual for its kind.
+ *
+ * @param d rows in signal order; supplies, batteries and settings feed every other row; minutes
+ * @returns a valid map
+ * @throws Refusal with the path of the row that is wrong
+ * @example describeUnit({ name: 'Bell', rows: [{ id: 'S1', name: 'push', kind: 'sensor' }], … }).feeds.length // 0
+ */
+export function describeUnit(d: Description): UnitMap {
+  demand(d.name.trim() !== '', 'give the unit a name', '/name');
+  demand(d.does.trim() !== '', 'say what the unit should do', '/does');
+  const ids = new Map<string, number>();
+  d.rows.forEach((r, i) => {
+    demand(r.id.trim() !== '', 'give it a short mark, such as W1', `/rows/${i}/id`);
+    demand(!ids.has(r.id), `${r.id} is there twice`, `/rows/${i}/id`);
+    ids.set(r.id, i);
+    demand(r.name.trim() !== '', `say what ${r.id} is`, `/rows/${i}/name`);
+    if (r.tap) {
+      demand(r.tap.id.trim() !== '', 'give the point a short mark, such as TP1', `/rows/${i}/tap/id`);
+      if (r.tap.how === 'measure') {
+        demand(Number.isFinite(r.tap.nominal), `say what ${r.tap.id} should read`, `/rows/${i}/tap/nominal`);
+        demand(
+          (r.tap.tolerance ?? 0) > 0,
+          `the tolerance at ${r.tap.id} must be over 0`,
+          `/rows/${i}/tap/tolerance`,
+        );
+        demand(r.tap.unit?.trim(), `say in which unit ${r.tap.id} reads`, `/rows/${i}/tap/unit`);
+      }
+    }
+  });
+  const chain = d.rows.filter((r) => !FEEDERS.includes(r.kind));
+  demand(chain.length > 0, 'name at least one element between source and output', '/rows');
+  const cover = d.cover.trim();
+  const needs = cover ? [COVER] : [];
+  const tapOf = (r: DescribedRow): Tap[] => {
+    if (!r.tap) return [];
+    const { id, how, nominal = 0, tolerance = 0, unit = '', inside } = r.tap;
+    return [
+      {
+        id,
+        name: `after ${r.id}`,
+        after: r.id,
+        how,
+        minutes: MINUTES[how],
+        power: 'on',
+        ...(how === 'measure'
+          ? { expect: { nominal, tolerance, unit: unit.trim(), ...span(nominal, tolerance) } }
+          : {}),
+        ...(inside && cover ? { needs } : {}),
+      },
+    ];
+  };
+  const map: UnitMap = {
+    name: d.name.trim(),
+    maker: d.maker.trim(),
+    model: d.model.trim(),
+    elements: d.rows.map((r) => ({
+      id: r.id,
+      name: r.name.trim(),
+      kind: r.kind,
+      weight: KIND_DEFAULTS[r.kind].weight,
+      remedies: ladderFor(r.kind, r.id, r.name.trim()),
+      ...(r.outside || !cover ? {} : { needs }),
+    })),
+    feeds: [
+      ...chain
+        .slice(1)
+        .map((r, i) => ({ from: (chain[i] as DescribedRow).id, to: r.id, carries: 'signal' as const })),
+      ...d.rows
+        .filter((r) => FEEDERS.includes(r.kind))
+        .flatMap((f) =>
+          chain
+            .filter((r) => !KIND_DEFAULTS[r.kind].lead)
+            .map((r) => ({ from: f.id, to: r.id, carries: 'power' as const })),
+        ),
+    ],
+    taps: d.rows.flatMap(tapOf),
+    access: cover ? [{ id: COVER, name: cover, minutes: d.coverMinutes }] : [],
+    functions: [{ id: 'works', name: d.does.trim(), output: (chain.at(-1) as DescribedRow).id }],
+    hazards: d.hazards.map((k) => hazardOfKind(k, k, needs)),
+  };
+  validateMap(map);
+  return map;
+}
+
+const COVER = 'cover';
+
+/** The span in which a reading can lie at all: from 0, or its mirror, to twice the nominal and its tolerance. */
+function span(nominal: number, tolerance: number): { low: number; high: number } {
+  const reach = 2 * Math.abs(nominal) + 2 * tolerance;
+  return nominal < 0 ? { low: -reach, high: 0 } : { low: nominal === 0 ? -reach : 0, high: reach };
+}

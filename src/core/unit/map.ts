@@ -1,0 +1,135 @@
+import type { Expect, Power, Remedy } from '../trace';
+
+export const ELEMENT_KINDS = [
+  'board',
+  'cable',
+  'connector',
+  'battery',
+  'supply',
+  'motor',
+  'lamp',
+  'sensor',
+  'setting',
+] as const;
+export type ElementKind = (typeof ELEMENT_KINDS)[number];
+
+export const REMEDY_KINDS = ['set', 'reseat', 'clean', 'replace'] as const;
+export type RemedyKind = (typeof REMEDY_KINDS)[number];
+
+export interface MapRemedy extends Remedy {
+  kind: RemedyKind;
+  /** what the technician reads: "Replace the ribbon" */
+  name: string;
+  /** parts and consumables it takes */
+  parts?: string[];
+}
+
+export interface MapElement {
+  /** designator as written on the board: W4 */
+  id: string;
+  name: string;
+  kind: ElementKind;
+  /** relative failure rate, over 0 */
+  weight: number;
+  /** access that must be open to repair it */
+  needs?: string[];
+  /** access from which a finger can bend or press it; as `needs` when absent */
+  touch?: string[];
+  remedies: MapRemedy[];
+}
+
+export interface Feed {
+  from: string;
+  to: string;
+  carries: 'signal' | 'power';
+}
+
+export type TapHow = 'look' | 'listen' | 'measure';
+
+export interface Tap {
+  id: string;
+  name: string;
+  /** the element whose output is seen here */
+  after: string;
+  how: TapHow;
+  minutes: number;
+  expect?: Expect & { unit: string };
+  needs?: string[];
+  power?: Power;
+  /** what to do first, or what to beware of */
+  note?: string;
+}
+
+export interface MapAccess {
+  id: string;
+  name: string;
+  minutes: number;
+  needs?: string[];
+}
+
+export interface UnitFunction {
+  id: string;
+  name: string;
+  /** the element the user sees or hears it at */
+  output: string;
+}
+
+export const HAZARD_KINDS = [
+  'mains',
+  'capacitor',
+  'dc',
+  'cell pack',
+  'hot',
+  'sharp',
+  'static',
+  'moving',
+  'optical',
+] as const;
+export type HazardKind = (typeof HAZARD_KINDS)[number];
+
+export interface Hazard {
+  id: string;
+  kind: HazardKind;
+  name: string;
+  /** what and how much: "230 V inside the lid" */
+  detail: string;
+  /** access that bares it; empty = the whole unit */
+  exposedBy?: string[];
+  /** what brings it back: "power" or the designator of a plug or element */
+  armedBy?: string[];
+  clear: {
+    /** what is done: "Unplug at the outlet" */
+    act: string;
+    /** the reading that proves it */
+    reading?: { at: string; unit: string; max: number };
+    /** it can only be done once the cover that bares it is off */
+    inside?: boolean;
+    /** designator of the plug that the act parts */
+    unplugs?: string;
+    caution: string;
+  };
+}
+
+/** Another way the same model is built. */
+export interface Variant {
+  id: string;
+  name: string;
+  /** how to tell it */
+  tell: string;
+}
+
+/** Map of a unit: what it is made of, how signal and power run, what can be seen, what can hurt. */
+export interface UnitMap {
+  name: string;
+  maker: string;
+  model: string;
+  elements: MapElement[];
+  feeds: Feed[];
+  taps: Tap[];
+  access: MapAccess[];
+  functions: UnitFunction[];
+  hazards: Hazard[];
+  variants?: Variant[];
+  /** kept from imports, not read */
+  extra?: Record<string, unknown>;
+}

@@ -1,0 +1,93 @@
+import type { UnitMap } from '../../core/unit';
+import { battery, board, cable, chain, lamp, measured, motor, powers, seen, setting, supply } from '../build';
+
+/** Photo-booth printer of the north arcade: goes dark in the middle of a strip. */
+export const photoPrinter: UnitMap = {
+  name: 'Photo-booth printer',
+  maker: 'Hapstock',
+  model: 'PB-3',
+  elements: [
+    board('A2', 'control board', { needs: ['rear cover', 'shield plate'] }),
+    cable('W5', 'lamp cable', { needs: ['rear cover'], part: 'lamp cable 4-way' }),
+    board('A6', 'lamp driver', { needs: ['rear cover'] }),
+    lamp('E1', 'strip lamp', { needs: ['top cover'], part: 'strip lamp 24 V' }),
+    cable('W2', 'motor cable', { needs: ['rear cover'] }),
+    motor('M1', 'feed motor', { needs: ['rear cover', 'shield plate'] }),
+    supply('A1', 'supply board', { needs: ['rear cover', 'shield plate'] }),
+    battery('B1', 'hold-up pack 7.2 V', {
+      needs: ['rear cover', 'shield plate'],
+      weight: 4,
+      part: 'pack 7.2 V 2-way plug',
+    }),
+    setting('S2', 'door interlock', { weight: 2.5 }),
+  ],
+  feeds: [
+    ...chain('A2', 'W5', 'A6', 'E1'),
+    ...chain('A2', 'W2', 'M1'),
+    ...powers('A1', 'A2', 'A6'),
+    ...powers('B1', 'A2'),
+    ...powers('S2', 'A2'),
+  ],
+  taps: [
+    measured('TP1', '+24 V rail', 'A1', [24, 1, 30, 'V'], { needs: ['rear cover'] }),
+    measured('TP2', 'pack volts under load', 'B1', [7.2, 0.6, 9, 'V'], { needs: ['rear cover'] }),
+    seen('D1', 'door lamp on the panel', 'S2', 'look'),
+    measured('TP4', 'lamp drive', 'A6', [23.5, 1.5, 30, 'V'], { needs: ['rear cover'] }),
+    seen('K1', 'feed motor turns', 'M1', 'listen'),
+  ],
+  access: [
+    { id: 'top cover', name: 'top cover', minutes: 2 },
+    { id: 'rear cover', name: 'rear cover', minutes: 2 },
+    { id: 'shield plate', name: 'shield plate', minutes: 2, needs: ['rear cover'] },
+  ],
+  functions: [
+    { id: 'print', name: 'Prints a whole strip', output: 'E1' },
+    { id: 'feed', name: 'Feeds the paper', output: 'M1' },
+  ],
+  hazards: [
+    {
+      id: 'mains',
+      kind: 'mains',
+      name: 'Mains',
+      detail: '230 V at A1',
+      exposedBy: ['rear cover'],
+      armedBy: ['power'],
+      clear: {
+        act: 'Switch off and pull the plug at the outlet',
+        reading: { at: 'the inlet terminals', unit: 'V', max: 5 },
+        caution:
+          'Prove the meter on a live point before and after. Local codes and licensed practice come first.',
+      },
+    },
+    {
+      id: 'C14',
+      kind: 'capacitor',
+      name: 'C14',
+      detail: '320 V after the plug is out',
+      exposedBy: ['rear cover'],
+      armedBy: ['power'],
+      clear: {
+        act: 'Wait two minutes, then bleed through 10 kΩ on insulated leads',
+        reading: { at: 'C14', unit: 'V', max: 5 },
+        caution:
+          'It can recover: read again before a hand goes in. Local codes and licensed practice come first.',
+      },
+    },
+    {
+      id: 'B1',
+      kind: 'cell pack',
+      name: 'B1 pack',
+      detail: '7.2 V until W6 is out',
+      exposedBy: ['shield plate'],
+      armedBy: ['B1', 'W6'],
+      clear: {
+        act: 'Unplug W6 and tape over its contacts',
+        inside: true,
+        unplugs: 'W6',
+        reading: { at: 'the W6 header on A2', unit: 'V', max: 0.5 },
+        caution:
+          'Swollen, dented or warm: stop, take it outside, no prying. Local codes and the maker’s instructions come first.',
+      },
+    },
+  ],
+};

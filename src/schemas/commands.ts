@@ -1,0 +1,15 @@
+import { type Static, Type } from '@sinclair/typebox';
+import { UnitMapSchema } from './unit-map';
+import { closed, Line, Moment, Name, Ulid } from './words';
+
+export const OpenJobSchema = closed(
+  { job: Ulid, event: Ulid, at: Moment, by: Name, unit: Ulid, place: Type.Optional(Line) },
+  { $id: 'OpenJob', title: 'Open a job on a unit' },
+);
+export type OpenJob = Static<typeof OpenJobSchema>;
+
+export const SaveUnitSchema = closed(
+  { id: Ulid, place: Type.Optional(Line), version: Type.Integer({ minimum: 0 }), map: UnitMapSchema },
+  { $id: 'SaveUnit', title: 'Keep the map of a unit; version 0 for a new one' },
+);
+export type SaveUnit = Static<typeof SaveUnitSchema>;

@@ -1,0 +1,138 @@
+import { type TSchema, Type } from '@sinclair/typebox';
+import { SOURCES } from '../core/hazard';
+import { type JobEvent, PATTERNS } from '../core/job';
+import { BACK_STATES, ITEM_KINDS, OFF_STATES, PLACE_KINDS, UNDONE_BY } from '../core/ledger';
+import { HAZARD_KINDS } from '../core/unit';
+import { UnitMapSchema } from './unit-map';
+import {
+  agrees,
+  Chance,
+  Count,
+  closed,
+  Line,
+  Moment,
+  Name,
+  oneOf,
+  type Says,
+  Text,
+  toldBy,
+  Ulid,
+} from './words';
+
+const Source = oneOf(SOURCES);
+const Place = closed({ kind: oneOf(PLACE_KINDS), label: Type.Optional(Name) });
+const Outcome = oneOf(['ok', 'bad'] as const);
+
+const ItemDraft = closed({
+  kind: oneOf(ITEM_KINDS),
+  name: Name,
+  thread: Type.Optional(Name),
+  lengthMm: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 2000 })),
+  drive: Type.Optional(Name),
+  head: Type.Optional(Name),
+  count: Type.Union([Type.Integer({ minimum: 1, maximum: 9999 }), Type.Null()]),
+  from: Type.Optional(Name),
+  contacts: Type.Optional(Type.Integer({ minimum: 1, maximum: 999 })),
+  latch: Type.Optional(Type.Boolean()),
+  place: Place,
+  state: Type.Optional(oneOf(OFF_STATES)),
+  undoneBy: Type.Optional(oneOf(UNDONE_BY)),
+});
+
+const event = <T extends string, P extends Record<string, TSchema>>(type: T, properties: P) =>
+  closed({ id: Ulid, at: Moment, by: Name, type: Type.Literal(type), ...properties }, { title: type });
+
+const answer = {
+  check: Name,
+  outcome: Type.Optional(Outcome),
+  reading: Type.Optional(Type.Number()),
+  source: Source,
+  note: Type.Optional(Line),
+};
+const Item = Type.String({ minLength: 1, maxLength: 40 });
+
+const LEDGER_EVENTS = [
+  event('move.recorded', {
+    verb: Name,
+    text: Line,
+    item: Type.Union([ItemDraft, Type.Null()]),
+    sideUp: Type.Optional(Name),
+  }),
+  event('item.returned', { item: Item, count: Count, state: oneOf(BACK_STATES) }),
+  event('item.taken', { item: Item, count: Count }),
+  event('item.proven', { item: Item, how: Line }),
+  event('item.counted', { item: Item, count: Count }),
+  event('item.written-off', { item: Item, count: Count, reason: Line, replacement: Line }),
+  event('item.missed', { item: Item, count: Count }),
+  event('item.stashed', { item: Item, place: Place }),
+  event('item.altered', { item: Item, what: Line }),
+  event('cover.closed', { cover: Name, kind: oneOf(['trial', 'final'] as const) }),
+] as const;
+
+const Undone = event('undone', { event: Ulid });
+
+const JOB_EVENTS = [
+  event('job.opened', {
+    job: Ulid,
+    tag: Type.String({ minLength: 1, maxLength: 20 }),
+    map: UnitMapSchema,
+    unit: Type.Optional(closed({ id: Name, version: Type.Integer({ minimum: 1 }) })),
+    place: Type.Optional(Line),
+  }),
+  event('intake.recorded', {
+    function: Name,
+    symptom: Line,
+    pattern: oneOf(PATTERNS),
+    since: Type.Optional(Line),
+    variant: Type.Optional(Name),
+    unitSays: Type.Optional(Line),
+    keep: Type.Array(Line, { maxItems: 20 }),
+    addHazards: Type.Optional(Type.Array(oneOf(HAZARD_KINDS), { maxItems: 9 })),
+  }),
+  event('note.added', { text: Text }),
+  event('job.parked', { why: Line, until: Type.Optional(Line) }),
+  event('job.resumed', {}),
+  event('check.recorded', { ...answer, leaves: Type.Optional(Name) }),
+  event('plan.chosen', {
+    element: Name,
+    remedy: Name,
+    chance: Type.Optional(Chance),
+    why: Line,
+    saidByUnit: Type.Optional(Type.Boolean()),
+  }),
+  event('job.referred', { to: Line, why: Line }),
+  event('power.set', { power: oneOf(['on', 'off'] as const) }),
+  event('gate.cleared', {
+    hazard: Name,
+    acted: Type.Boolean(),
+    reading: Type.Optional(Type.Number()),
+    unit: Type.Optional(Name),
+    source: Source,
+  }),
+  event('gate.passed', { hazard: Name, reason: Line }),
+  event('part.removed', { name: Line, carry: Type.Optional(Type.Array(Line, { maxItems: 20 })) }),
+  event('part.fitted', { name: Line, serial: Type.Optional(Line) }),
+  event('remedy.done', { note: Type.Optional(Line) }),
+  event('remedy.tried', {}),
+  event('proof.recorded', answer),
+  event('job.handed-over', {
+    to: Line,
+    result: oneOf(['works', 'referred', 'returned as it was'] as const),
+    settings: Type.Optional(Line),
+    note: Type.Optional(Text),
+    followUp: Type.Optional(Line),
+  }),
+] as const;
+
+/** The events that move things on and off the tray, and the undoing of them. */
+export const LedgerEventSchema = toldBy('type', [...LEDGER_EVENTS, Undone]);
+
+/** Every event of a job. */
+export const JobEventSchema = Type.Unsafe<JobEvent>({
+  ...toldBy('type', [...JOB_EVENTS, ...LEDGER_EVENTS, Undone]),
+  $id: 'JobEvent',
+});
+
+agrees<
+  Says<ReturnType<typeof toldBy<[...typeof JOB_EVENTS, ...typeof LEDGER_EVENTS, typeof Undone]>>, JobEvent>
+>();

@@ -1,0 +1,26 @@
+import { type Static, Type } from '@sinclair/typebox';
+import { JobEventSchema } from './job-event';
+import { closed, Moment, Ulid } from './words';
+
+/** A whole job as a file: everything derives from its events, so they are all it holds. */
+export const JobFileSchema = Type.Object(
+  {
+    format: Type.Literal('mulch job'),
+    version: Type.Literal(1),
+    exportedAt: Moment,
+    job: Ulid,
+    events: Type.Array(JobEventSchema, { minItems: 1, maxItems: 20_000 }),
+  },
+  { $id: 'JobFile', title: 'A job as a file', additionalProperties: true },
+);
+export type JobFile = Static<typeof JobFileSchema>;
+
+export const PostEventsSchema = closed(
+  {
+    events: Type.Array(JobEventSchema, { minItems: 1, maxItems: 500 }),
+    /** how many events the sender knows: the answer brings those after it */
+    after: Type.Integer({ minimum: 0 }),
+  },
+  { $id: 'PostEvents' },
+);
+export type PostEvents = Static<typeof PostEventsSchema>;

@@ -1,0 +1,104 @@
+import { ANSWERS, CHECKED } from './registry';
+
+interface Route {
+  path: string;
+  method: 'get' | 'post';
+  summary: string;
+  body?: keyof typeof CHECKED;
+  answer?: keyof typeof ANSWERS | keyof typeof CHECKED;
+  params?: string[];
+}
+
+const ROUTES: Route[] = [
+  {
+    path: '/api/compute/trace',
+    method: 'post',
+    summary: 'Suspicion of every element and the next best check',
+    body: 'TraceRequest',
+    answer: 'TraceAnswer',
+  },
+  {
+    path: '/api/compute/ledger',
+    method: 'post',
+    summary: 'Items with state and place, and what a final close would refuse',
+    body: 'LedgerRequest',
+    answer: 'LedgerAnswer',
+  },
+  { path: '/api/jobs', method: 'get', summary: 'All jobs, summed up' },
+  { path: '/api/jobs', method: 'post', summary: 'Open a job on a unit', body: 'OpenJob' },
+  {
+    path: '/api/jobs/{id}/events',
+    method: 'get',
+    summary: 'Events of a job from ?after= on',
+    params: ['id'],
+  },
+  {
+    path: '/api/jobs/{id}/events',
+    method: 'post',
+    summary: 'Record events; sending twice does nothing',
+    body: 'PostEvents',
+    params: ['id'],
+  },
+  {
+    path: '/api/jobs/{id}/file',
+    method: 'get',
+    summary: 'The whole job as a file',
+    answer: 'JobFile',
+    params: ['id'],
+  },
+  { path: '/api/jobs/import', method: 'post', summary: 'Read a job file in again', body: 'JobFile' },
+  { path: '/api/units', method: 'get', summary: 'All units with their maps' },
+  { path: '/api/units', method: 'post', summary: 'Keep the map of a unit', body: 'SaveUnit' },
+];
+
+const plain = (schema: unknown): unknown => {
+  if (Array.isArray(schema)) return schema.map(plain);
+  if (!schema || typeof schema !== 'object') return schema;
+  const id = (schema as { $id?: string }).$id;
+  if (id && (id in CHECKED || id in ANSWERS)) return { $ref: `#/components/schemas/${id}` };
+  return Object.fromEntries(Object.entries(schema).map(([k, v]) => [k, plain(v)]));
+};
+
+const component = (schema: object) =>
+  Object.fromEntries(
+    Object.entries(schema)
+      .filter(([k]) => k !== '$id')
+      .map(([k, v]) => [k, plain(v)]),
+  );
+
+const json = (name: string) => ({ 'application/json': { schema: { $ref: `#/components/schemas/${name}` } } });
+
+/** The interface for other programs, written from the same schemas that check it. */
+export function openapi() {
+  const paths: Record<string, Record<string, unknown>> = {};
+  for (const r of ROUTES) {
+    paths[r.path] = {
+      ...paths[r.path],
+      [r.method]: {
+        summary: r.summary,
+        ...(r.params
+          ? {
+              parameters: r.params.map((name) => ({
+                name,
+                in: 'path',
+                required: true,
+                schema: { type: 'string' },
+              })),
+            }
+          : {}),
+        ...(r.body ? { requestBody: { required: true, content: json(r.body) } } : {}),
+        responses: {
+          '2XX': { description: 'Done', ...(r.answer ? { content: json(r.answer) } : {}) },
+          '4XX': {
+            description: 'What is wrong, and where',
+            content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } },
+          },
+        },
+      },
+    };
+  }
+  const schemas = Object.fromEntries(
+    Object.entries({ ...CHECKED, ...ANSWERS }).map(([k, v]) => [k, component(v)]),
+  );
+  return { openapi: '3.1.0', info: { title: 'Mulch', version: '0.1.0' }, paths, components: { schemas } };
+}

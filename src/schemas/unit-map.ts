@@ -1,0 +1,91 @@
+import { Type } from '@sinclair/typebox';
+import { ELEMENT_KINDS, HAZARD_KINDS, type Hazard, REMEDY_KINDS, type UnitMap } from '../core/unit';
+import { agrees, closed, Line, Minutes, Name, oneOf, type Says } from './words';
+
+const Needs = Type.Optional(Type.Array(Name, { maxItems: 50 }));
+const Power = Type.Optional(oneOf(['on', 'off'] as const));
+
+export const ExpectSchema = closed({
+  nominal: Type.Number(),
+  tolerance: Type.Number({ exclusiveMinimum: 0 }),
+  low: Type.Number(),
+  high: Type.Number(),
+});
+
+const MapRemedy = closed({
+  id: Name,
+  kind: oneOf(REMEDY_KINDS),
+  name: Name,
+  minutes: Type.Number({ exclusiveMinimum: 0, maximum: 100_000 }),
+  cost: Type.Optional(Type.Integer({ minimum: 0 })),
+  fixes: Type.Number({ exclusiveMinimum: 0, maximum: 1 }),
+  parts: Type.Optional(Type.Array(Line, { maxItems: 30 })),
+});
+
+const MapElement = closed({
+  id: Name,
+  name: Name,
+  kind: oneOf(ELEMENT_KINDS),
+  weight: Type.Number({ exclusiveMinimum: 0 }),
+  needs: Needs,
+  touch: Needs,
+  remedies: Type.Array(MapRemedy, { minItems: 1, maxItems: 12 }),
+});
+
+const Tap = closed({
+  id: Name,
+  name: Name,
+  after: Name,
+  how: oneOf(['look', 'listen', 'measure'] as const),
+  minutes: Type.Number({ exclusiveMinimum: 0, maximum: 100_000 }),
+  expect: Type.Optional(
+    closed({ ...ExpectSchema.properties, unit: Type.String({ minLength: 1, maxLength: 12 }) }),
+  ),
+  needs: Needs,
+  power: Power,
+  note: Type.Optional(Line),
+});
+
+export const HazardSchema = closed({
+  id: Name,
+  kind: oneOf(HAZARD_KINDS),
+  name: Name,
+  detail: Line,
+  exposedBy: Needs,
+  armedBy: Needs,
+  clear: closed({
+    act: Line,
+    reading: Type.Optional(
+      closed({
+        at: Name,
+        unit: Type.String({ minLength: 1, maxLength: 12 }),
+        max: Type.Number({ minimum: 0 }),
+      }),
+    ),
+    inside: Type.Optional(Type.Boolean()),
+    unplugs: Type.Optional(Name),
+    caution: Line,
+  }),
+});
+
+export const UnitMapSchema = closed(
+  {
+    name: Name,
+    maker: Line,
+    model: Line,
+    elements: Type.Array(MapElement, { minItems: 1, maxItems: 1000 }),
+    feeds: Type.Array(closed({ from: Name, to: Name, carries: oneOf(['signal', 'power'] as const) }), {
+      maxItems: 4000,
+    }),
+    taps: Type.Array(Tap, { maxItems: 1000 }),
+    access: Type.Array(closed({ id: Name, name: Name, minutes: Minutes, needs: Needs }), { maxItems: 100 }),
+    functions: Type.Array(closed({ id: Name, name: Name, output: Name }), { minItems: 1, maxItems: 50 }),
+    hazards: Type.Array(HazardSchema, { maxItems: 50 }),
+    variants: Type.Optional(Type.Array(closed({ id: Name, name: Name, tell: Line }), { maxItems: 20 })),
+    extra: Type.Optional(Type.Record(Type.String(), Type.Unknown())),
+  },
+  { $id: 'UnitMap', title: 'Map of a unit' },
+);
+
+agrees<Says<typeof UnitMapSchema, UnitMap>>();
+agrees<Says<typeof HazardSchema, Hazard>>();

@@ -1,0 +1,65 @@
+import { isDeepStrictEqual } from 'node:util';
+import { fold, type JobEvent, summarise } from '../core/job';
+import { Refusal } from '../core/refusal';
+import type { Database } from '../data/database';
+import { appendEvents, eventsById, eventsOf, insertJob, saveSummary } from '../data/jobs';
+import type { JobFile } from '../schemas/job-file';
+import { Problem } from './problem';
+import { readJob } from './read-job';
+
+/** A whole job as a file. */
+export async function exportJob(db: Database, job: string, now: Date): Promise<JobFile> {
+  const { events } = await readJob(db, job);
+  return { format: 'mulch job', version: 1, exportedAt: now.toISOString(), job, events };
+}
+
+/**
+ * Reads a job file. A job that is here already is brought up to date when the file goes on where it
+ * stops; a file that tells another story is refused. Nothing is kept unless everything holds.
+ *
+ * @throws Problem 422 with the path of the event that breaks a rule, 409 when the stories part
+ */
+export function importJob(db: Database, file: JobFile): Promise<{ id: string; tag: string; added: number }> {
+  const { events, job } = file;
+  const ids = new Set<string>();
+  events.forEach((e, i) => {
+    if (ids.has(e.id)) throw new Problem(422, 'Refused', 'that entry is there twice', `/events/${i}/id`);
+    ids.add(e.id);
+  });
+  let state: ReturnType<typeof fold>['state'];
+  try {
+    state = fold(events).state;
+  } catch (error) {
+    if (error instanceof Refusal) throw new Problem(422, 'Refused', error.message, `/events${error.path}`);
+    throw error;
+  }
+  if (state.id !== job)
+    throw new Problem(422, 'Refused', 'the file and its first event name different jobs', '/job');
+  return db.write(async (tx) => {
+    const here = await eventsOf(tx, job);
+    const apart = here.findIndex((e, i) => events[i] !== undefined && !isDeepStrictEqual(e, events[i]));
+    if (apart >= 0) {
+      throw new Problem(
+        409,
+        'Stories part',
+        `this job is here already and goes another way from entry ${apart + 1} on`,
+        `/events/${apart}`,
+      );
+    }
+    const fresh: JobEvent[] = events.slice(here.length);
+    const taken = await eventsById(
+      tx,
+      fresh.map((e) => e.id),
+    );
+    if (taken[0]) {
+      const at = events.findIndex((e) => e.id === taken[0]?.body.id);
+      throw new Problem(409, 'Id in use', 'this entry belongs to another job here', `/events/${at}/id`);
+    }
+    if (here.length === 0) await insertJob(tx, summarise(state), events);
+    else if (fresh.length) {
+      await appendEvents(tx, job, here.length, fresh);
+      await saveSummary(tx, summarise(state));
+    }
+    return { id: job, tag: state.tag, added: fresh.length };
+  });
+}

@@ -1,0 +1,63 @@
+import { isDeepStrictEqual } from 'node:util';
+import { fold, type JobEvent, type JobRecord, judge, summarise } from '../core/job';
+import { Refusal } from '../core/refusal';
+import type { Database } from '../data/database';
+import { appendEvents, eventsById, eventsOf, saveSummary } from '../data/jobs';
+import { Problem, refused } from './problem';
+
+export interface Posted {
+  /** how many events the job has now */
+  seq: number;
+  /** events after the place the sender knew, its own among them */
+  events: JobEvent[];
+}
+
+/**
+ * Judges a batch of events and keeps it, whole or not at all. Events already kept are passed over,
+ * so that sending twice does nothing.
+ *
+ * @throws Problem 404 for an unknown job, 409 for an id used for something else, 422 naming the event a rule refuses
+ */
+export function postEvents(db: Database, job: string, events: JobEvent[], after: number): Promise<Posted> {
+  return db.write(async (tx) => {
+    const stored = await eventsOf(tx, job);
+    if (stored.length === 0) throw new Problem(404, 'No such job', `there is no job ${job} on this Mulch`);
+    const kept = new Map(
+      (
+        await eventsById(
+          tx,
+          events.map((e) => e.id),
+        )
+      ).map((r) => [r.body.id, r]),
+    );
+    let record: JobRecord = fold(stored);
+    const fresh: JobEvent[] = [];
+    for (const event of events) {
+      const twin =
+        kept.get(event.id) ?? fresh.filter((f) => f.id === event.id).map((body) => ({ job, body }))[0];
+      if (twin) {
+        if (twin.job === job && isDeepStrictEqual(twin.body, event)) continue;
+        throw new Problem(
+          409,
+          'Id in use',
+          `event ${event.id} is kept already with other contents`,
+          '/id',
+          event.id,
+        );
+      }
+      try {
+        record = judge(record, event);
+      } catch (error) {
+        if (error instanceof Refusal) throw refused(error, error.path, event.id);
+        throw error;
+      }
+      fresh.push(event);
+    }
+    if (fresh.length) {
+      await appendEvents(tx, job, stored.length, fresh);
+      await saveSummary(tx, summarise(record.state));
+    }
+    const all = [...stored, ...fresh];
+    return { seq: all.length, events: all.slice(after) };
+  });
+}

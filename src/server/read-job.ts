@@ -1,0 +1,15 @@
+import type { JobEvent } from '../core/job';
+import type { Database } from '../data/database';
+import { eventsOf } from '../data/jobs';
+import { Problem } from './problem';
+
+/** Events of a job from a place on, and how many there are. */
+export async function readJob(
+  db: Database,
+  job: string,
+  after = 0,
+): Promise<{ events: JobEvent[]; seq: number }> {
+  const all = await eventsOf(db.read, job);
+  if (all.length === 0) throw new Problem(404, 'No such job', `there is no job ${job} on this Mulch`);
+  return { events: all.slice(after), seq: all.length };
+}
