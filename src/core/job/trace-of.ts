@@ -1,4 +1,4 @@
-import { type TraceAnswer, type TraceLogEntry, type TraceRequest, trace } from '../trace';
+import { suspicion, type TraceAnswer, type TraceLogEntry, type TraceRequest, trace } from '../trace';
 import { deriveChecks, type MapCheck } from '../unit';
 import type { Answer } from './events/trace';
 import { openAccess } from './open';
@@ -192,7 +192,7 @@ export function traceView(state: JobState, computed?: TraceAnswer): TraceView {
 export function beliefHistory(state: JobState): Map<string, number>[] {
   return Array.from({ length: state.trace.length + 1 }, (_, k) => {
     const request = traceRequest({ ...state, trace: state.trace.slice(0, k) });
-    const answer = trace({ ...request, checks: request.checks, options: { lookahead: 1, top: 1 } });
+    const answer = suspicion(request);
     return new Map(answer.belief.map((b) => [b.id, b.p]));
   });
 }

@@ -9,6 +9,20 @@ export type * from './types';
 const SETS_SHOWN = 200;
 
 /**
+ * Suspicion alone, without ranking what to do next.
+ *
+ * @param request as for {@link trace}
+ * @returns chance per element, 0 to 1, in the order of the request, and whether the log is believable
+ * @throws Refusal naming the wrong id and its path
+ * @example suspicion({ elements: [{ id: 'a', weight: 3, repairMinutes: 1 }, { id: 'b', weight: 1, repairMinutes: 1 }], checks: [] }).belief[0].p // 0.75
+ */
+export function suspicion(request: TraceRequest): Pick<TraceAnswer, 'belief' | 'contradiction'> {
+  const { belief, contradiction } = condition(buildModel(request));
+  const p = marginals(belief);
+  return { belief: request.elements.map((e, i) => ({ id: e.id, p: p[i] as number })), contradiction };
+}
+
+/**
  * Which element is at fault, and what to do next.
  *
  * Method: Bayes over fault sets with a noisy-OR check model, and a decision-theoretic ranking of

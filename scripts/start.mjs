@@ -1,0 +1,4 @@
+import { ensureBuild } from './ensure-build.mjs';
+
+ensureBuild();
+await import('./serve.mjs');

@@ -1,0 +1,1 @@
+export { type ReportLine, type ReportSection, reportOf } from './report';

@@ -1,0 +1,183 @@
+import { beforeAfter, type JobEvent, type JobState, verdictOf } from '../job';
+import { placeWords, specOf, tally } from '../ledger';
+import { deriveChecks, formatReading } from '../unit';
+
+export interface ReportLine {
+  /** ISO time, where one belongs to it */
+  at?: string;
+  text: string;
+  /** what came of it */
+  result?: string;
+}
+
+export interface ReportSection {
+  title: string;
+  lines: ReportLine[];
+}
+
+/**
+ * The report of a job. Every line falls out of the record; nothing is typed twice and nothing is
+ * there that was not recorded. A section with nothing to say is left out.
+ *
+ * @param state a job
+ * @param events its events, for the start and the people
+ * @returns sections in the order of the work
+ * @example reportOf(state, events)[0].title // 'Taken in'
+ */
+export function reportOf(state: JobState, events: JobEvent[]): ReportSection[] {
+  const checks = deriveChecks(state.map);
+  const checkOf = (id: string | undefined) => checks.find((c) => c.id === id);
+  const { intake, plan, fix } = state;
+  const sections: ReportSection[] = [];
+  const section = (title: string, lines: ReportLine[]) => {
+    if (lines.length) sections.push({ title, lines });
+  };
+
+  section(
+    'Taken in',
+    intake
+      ? [
+          {
+            at: state.openedAt,
+            text: `“${intake.symptom}”, ${intake.pattern}${intake.since ? `, since ${intake.since}` : ''}`,
+          },
+          ...(intake.unitSays ? [{ text: `The unit itself said: ${intake.unitSays}` }] : []),
+          ...(intake.variant
+            ? [
+                {
+                  text: `Built as: ${state.map.variants?.find((v) => v.id === intake.variant)?.name ?? intake.variant}`,
+                },
+              ]
+            : []),
+          ...intake.keep.map((k) => ({ text: `Not to be lost: ${k}` })),
+        ]
+      : [],
+  );
+  section(
+    'Found',
+    state.trace.map((r) => {
+      if (r.tried) {
+        const remedy = state.map.elements
+          .find((e) => e.id === r.tried?.element)
+          ?.remedies.find((x) => x.id === r.tried?.remedy);
+        return { at: r.at, text: remedy?.name ?? r.tried.remedy, result: 'the symptom stayed' };
+      }
+      const check = checkOf(r.check);
+      const reading =
+        r.reading === undefined
+          ? ''
+          : `${formatReading(r.reading, r.unit ?? '')}, wanted ${r.expect?.nominal} ± ${r.expect?.tolerance}\u00a0${r.unit}: `;
+      const verdict = check ? (verdictOf(check, r) === 'ok' ? check.ok : check.bad) : '';
+      return { at: r.at, text: check?.title ?? r.check ?? '', result: `${reading}${verdict}` };
+    }),
+  );
+  section(
+    'Planned',
+    plan
+      ? [
+          {
+            at: plan.at,
+            text: plan.name,
+            result: `${plan.why}${plan.chance === undefined ? '' : `; ${Math.round(plan.chance * 100)}\u00a0% to mend the unit`}`,
+          },
+        ]
+      : [],
+  );
+  section(
+    'Made safe',
+    state.hazards.flatMap((s): ReportLine[] => {
+      const h = state.map.hazards.find((x) => x.id === s.id);
+      if (!h) return [];
+      if (s.proof) {
+        const read =
+          s.proof.reading === undefined
+            ? ''
+            : `, read ${formatReading(s.proof.reading, s.proof.unit ?? '')} by ${s.proof.source}`;
+        return [{ at: s.proof.at, text: `${h.name}: ${s.proof.act}${read}` }];
+      }
+      if (s.passed)
+        return [{ at: s.passed.at, text: `${h.name}: gate passed against advice`, result: s.passed.reason }];
+      return s.armed
+        ? [
+            {
+              at: s.armed.at,
+              text: `${h.name}: live again`,
+              result: s.armed.by === 'power' ? 'the power came on' : `${s.armed.by} went in`,
+            },
+          ]
+        : [];
+    }),
+  );
+  section('Done', [
+    ...state.failed.map((f) => ({ at: f.at, text: f.name, result: 'did not mend it' })),
+    ...(fix
+      ? [
+          {
+            at: fix.at,
+            text: fix.name,
+            result: `${fix.element}${fix.serial ? `, serial ${fix.serial}` : ''}`,
+          },
+        ]
+      : []),
+  ]);
+  section(
+    'Proven, before and after',
+    fix
+      ? beforeAfter(state).map(({ check, before, after }) => {
+          const say = (v: { reading?: number; unit?: string; outcome?: string }) =>
+            v.reading === undefined
+              ? v.outcome === 'ok'
+                ? check.ok
+                : check.bad
+              : formatReading(v.reading, v.unit ?? '');
+          const open = after?.open.length ? `, ${after.open.join(', ')} off` : '';
+          return {
+            ...(after ? { at: after.at } : {}),
+            text: check.title,
+            result: `before ${say(before)}; after ${after ? `${say(after)}${open}` : 'not repeated'}`,
+          };
+        })
+      : [],
+  );
+  section(
+    'Came off and went back',
+    state.ledger.items
+      .filter((i) => !i.fresh)
+      .map((i) => {
+        const t = tally(i);
+        const parts = [
+          t.back ? `${t.back} back` : '',
+          ...i.writtenOff.map((w) => `${w.count} written off, ${w.reason}; ${w.replacement}`),
+          t.off && i.undoneBy !== 'nothing' ? `${t.off} still ${placeWords(i.place)}` : '',
+          i.missing ? `${i.missing} missing` : '',
+          i.proof ? `proven: ${i.proof.how}` : '',
+          i.altered ? `altered: ${i.altered}` : '',
+        ];
+        return {
+          at: i.at,
+          text: `${i.count === null ? 'several' : t.taken} × ${specOf(i)}${i.from ? `, ${i.from}` : ''}`,
+          result: parts.filter(Boolean).join('; '),
+        };
+      }),
+  );
+  section(
+    'Notes',
+    state.notes.map((n) => ({ at: n.at, text: n.text })),
+  );
+  const people = [...new Set(events.map((e) => e.by))];
+  section(
+    'Handed over',
+    state.handedOver
+      ? [
+          { at: state.handedOver.at, text: `To ${state.handedOver.to}`, result: state.handedOver.result },
+          ...(state.handedOver.settings ? [{ text: `Restored: ${state.handedOver.settings}` }] : []),
+          ...(state.handedOver.note ? [{ text: state.handedOver.note }] : []),
+          ...(state.handedOver.followUp
+            ? [{ text: `To be looked at again: ${state.handedOver.followUp}` }]
+            : []),
+          { text: `Recorded by ${people.join(', ')}` },
+        ]
+      : [],
+  );
+  return sections;
+}

@@ -1,0 +1,73 @@
+import type { JobSummary } from '../../core/job';
+import { FreePlace, Place } from '../../ui/Place';
+import { Screw } from '../../ui/Screw';
+import { jobPath } from '../job/stop-path';
+
+/** Things of all jobs that are not where they should be, and what is live on any of them. */
+export function OutOfPlace({ jobs }: { jobs: JobSummary[] }) {
+  const here = jobs.filter((j) => !j.handedOver);
+  const lost = here.flatMap((j) => j.missing.map((m) => ({ job: j, ...m })));
+  const live = here.filter((j) => j.live.length);
+  const pieces = lost.reduce((n, m) => n + m.count, 0);
+  return (
+    <div className="band">
+      <section className={`live ${live.length ? '' : 'none'}`} aria-label="Live now">
+        <h2>{live.length ? 'Live now' : 'Nothing live is known'}</h2>
+        <ul>
+          {live.slice(0, 3).map((j) => (
+            <li key={j.id} className="grid-cols-[1fr]!">
+              <a href={jobPath(j.id, 'make safe')}>
+                <b>{j.tag}</b>, {j.live.join(', ')}
+              </a>
+            </li>
+          ))}
+        </ul>
+      </section>
+      <section className="tray" aria-labelledby="lost-title">
+        <div className="tray-lip">
+          <span>
+            <h2 id="lost-title">Out of place</h2>
+            {pieces === 0
+              ? 'every piece is where it was put'
+              : `${pieces} ${pieces === 1 ? 'thing' : 'things'} not where they should be`}
+          </span>
+          <span>no job closes while one of its things is here</span>
+        </div>
+        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a row that scrolls has to be reachable by key */}
+        <div className="tray-row" tabIndex={0} role="group" aria-label="Things out of place">
+          {lost.length === 0 && <FreePlace>nothing lost</FreePlace>}
+          {lost.map((m) => (
+            <div key={`${m.job.id} ${m.spec} ${m.place}`} className="flex gap-3">
+              <Place
+                kind={m.place.split(' ')[0] ?? 'cup'}
+                label={m.place.split(' ')[1]}
+                look="missing"
+                figure={m.of - m.count}
+                word={<span>of {m.of}</span>}
+                picture={<Screw thread={m.thread} lengthMm={m.lengthMm} drive={m.drive} count={0} />}
+                spec={m.spec}
+                from={m.job.tag}
+                spoken={`${m.count} of ${m.of} ${m.spec} missing, last kept ${m.place}, ${m.job.tag}`}
+              />
+              <div className="max-w-[300px] text-[15px] leading-[1.25] pt-1">
+                <b>
+                  {m.count} × {m.spec}, last seen in {m.place}
+                </b>
+                <span className="block">
+                  Look under the unit, along the mat, on the magnet. Until it is found or written off,{' '}
+                  {m.job.tag} stays open.
+                </span>
+                <a
+                  href={jobPath(m.job.id, 'close up')}
+                  className="inline-flex items-center min-h-[44px] font-[600] underline"
+                >
+                  To its tray
+                </a>
+              </div>
+            </div>
+          ))}
+        </div>
+      </section>
+    </div>
+  );
+}

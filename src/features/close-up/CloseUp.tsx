@@ -1,0 +1,368 @@
+import { useCallback, useMemo, useState } from 'react';
+import { symptomProof } from '../../core/job';
+import { closeRefusals, specOf, tally, type WayBackStep, wayBack } from '../../core/ledger';
+import { Action, Second } from '../../ui/Action';
+import { Clock } from '../../ui/Clock';
+import { TextField, Wrong } from '../../ui/Field';
+import { GateSign } from '../../ui/GateSign';
+import { useKeys } from '../../ui/Keys';
+import { TickBox } from '../../ui/Signs';
+import type { Refused } from '../job/store';
+import { useJob } from '../job/use-job';
+
+/** The way back, written from what was really recorded: the next thing big, the rest below it. */
+export function CloseUp() {
+  const { job, go } = useJob();
+  const steps = useMemo(() => wayBack(job.ledger), [job.ledger]);
+  const next = steps[0];
+  if (job.ledger.items.length === 0) {
+    return (
+      <div className="empty">
+        <h2>Nothing came off</h2>
+        <p>
+          The way back is written from the moves recorded in Open up. There are none, so there is nothing to
+          put back.
+        </p>
+        <div className="flex flex-wrap gap-3">
+          <Action onClick={() => go(job.fix ? 'prove' : 'open up')}>{job.fix ? 'Prove' : 'Open up'}</Action>
+        </div>
+      </div>
+    );
+  }
+  return (
+    <div className="cols">
+      <section className="pad grid gap-4 content-start min-w-0">
+        {next ? (
+          <NextStep key={`${next.item?.id ?? next.cover?.id} ${next.kind}`} step={next} />
+        ) : (
+          <AllBack />
+        )}
+        {steps.length > 1 && (
+          <>
+            <div className="lead border-t border-rule-strong pt-3">
+              <h3 className="sec">Then</h3>
+              <span className="note">last off, first on; {steps.length - 1} to come</span>
+            </div>
+            <ol className="rows">
+              {steps.slice(1).map((s, i) => (
+                <li
+                  key={`${s.item?.id ?? s.cover?.id} ${s.kind}`}
+                  className="grid grid-cols-[30px_minmax(0,1fr)_auto] gap-2 items-center"
+                >
+                  <span className="big text-[20px] text-bark-2">{i + 2}</span>
+                  <b>{s.text}</b>
+                  <span className="note text-right">{s.note}</span>
+                </li>
+              ))}
+            </ol>
+          </>
+        )}
+      </section>
+      <section className="content-start">
+        <TryItOpen />
+        <Covers />
+      </section>
+    </div>
+  );
+}
+
+function AllBack() {
+  const { go } = useJob();
+  return (
+    <div className="grid gap-3 justify-items-start">
+      <h2 className="headline flex items-center gap-3">
+        <TickBox size={26} /> Everything is back and closed
+      </h2>
+      <p className="note">Every piece that came off is back, written off with its replacement, or proven.</p>
+      <Action keyName="8" onClick={() => go('prove')}>
+        Prove
+      </Action>
+    </div>
+  );
+}
+
+function NextStep({ step }: { step: WayBackStep }) {
+  const { record } = useJob();
+  const [wrong, setWrong] = useState<Refused | null>(null);
+  const { item } = step;
+  const t = item ? tally(item) : null;
+  const screws = step.kind === 'return' && item?.kind === 'fastener' && (t?.taken ?? 0) > 1;
+  const back = useCallback(
+    (n: number) =>
+      item && step.to && setWrong(record('item.returned', { item: item.id, count: n, state: step.to })),
+    [item, step.to, record],
+  );
+  const fewer = useCallback(
+    () => item && setWrong(record('item.taken', { item: item.id, count: 1 })),
+    [item, record],
+  );
+  const keys = useMemo(() => {
+    const none: Record<string, () => void> = {};
+    return step.kind === 'return' ? { Space: () => void back(1), 'Shift+Space': () => void fewer() } : none;
+  }, [step.kind, back, fewer]);
+  useKeys(keys);
+  const home = item ? (item.by.tight ?? 0) : 0;
+
+  return (
+    <div className="grid gap-3">
+      <div className="flex flex-wrap gap-x-7 gap-y-3 items-center">
+        {screws && t && (
+          <div className="flex items-end gap-3 border-r border-rule pr-6">
+            <span className="big text-[104px] leading-[.82]! tracking-[-.05em]" aria-live="polite">
+              {home}
+            </span>
+            <span className="font-[650] text-[20px] leading-[1.1]">
+              of {t.taken - t.writtenOff}
+              <br />
+              tight
+            </span>
+          </div>
+        )}
+        <div className="flex-1 min-w-[240px] grid gap-1">
+          <h2 className="text-[30px]">{step.text}</h2>
+          {step.note && <p className="text-bark-2">{step.note}</p>}
+          {item?.altered && <p className="text-ochre">Altered: {item.altered}</p>}
+        </div>
+      </div>
+      {step.kind === 'return' && item?.kind === 'tape' && (
+        <p className="note">Old tape rarely sticks again: write it off from the tray and name the new one.</p>
+      )}
+      <StepAct
+        step={step}
+        onBack={back}
+        onRefused={setWrong}
+        screws={screws}
+        fewer={home > 0 ? fewer : undefined}
+      />
+      {wrong && <Wrong>{wrong.reason}</Wrong>}
+    </div>
+  );
+}
+
+interface ActProps {
+  step: WayBackStep;
+  screws: boolean;
+  onBack(n: number): void;
+  fewer?: (() => void) | undefined;
+  onRefused(r: Refused | null): void;
+}
+
+const ACTS: Record<WayBackStep['kind'], (p: ActProps) => React.ReactNode> = {
+  return: ReturnAct,
+  prove: ProveAct,
+  count: CountAct,
+  close: CloseAct,
+};
+
+const StepAct = (p: ActProps) => {
+  const Act = ACTS[p.step.kind];
+  return <Act {...p} />;
+};
+
+function ReturnAct({ step, screws, onBack, fewer, onRefused }: ActProps) {
+  const { record } = useJob();
+  const { item } = step;
+  if (!item) return null;
+  return (
+    <div className="flex flex-wrap gap-3">
+      <Action className="min-h-[64px]! text-[18px]" keyName="Space" onClick={() => onBack(1)}>
+        {screws
+          ? 'One more is tight'
+          : step.to === 'plugged'
+            ? 'It is plugged'
+            : step.to === 'tight'
+              ? 'It is tight'
+              : 'It is on'}
+      </Action>
+      {screws && step.left > 1 && (
+        <Second className="min-h-[64px]!" onClick={() => onBack(step.left)}>
+          All {step.left} are tight
+        </Second>
+      )}
+      {screws && (item.by.off ?? 0) > 0 && (
+        <Second
+          className="min-h-[64px]!"
+          onClick={() =>
+            onRefused(record('item.returned', { item: item.id, count: item.by.off ?? 0, state: 'loose' }))
+          }
+        >
+          All in, still loose
+        </Second>
+      )}
+      {fewer && (
+        <Second className="min-h-[64px]!" keyName="Shift Space" onClick={fewer}>
+          One fewer
+        </Second>
+      )}
+    </div>
+  );
+}
+
+function ProveAct({ step, onRefused }: ActProps) {
+  const { record } = useJob();
+  const [other, setOther] = useState('');
+  const prove = (how: string) => step.item && onRefused(record('item.proven', { item: step.item.id, how }));
+  return (
+    <div className="grid gap-3">
+      <p className="note">
+        A plug that is in is not yet home. How was {step.item ? specOf(step.item) : 'it'} proven?
+      </p>
+      <div className="flex flex-wrap gap-3">
+        {['latch clicked', 'held a tug', 'both ends looked at'].map((how) => (
+          <Second key={how} className="min-h-[64px]!" onClick={() => prove(how)}>
+            {how}
+          </Second>
+        ))}
+      </div>
+      <form
+        className="flex gap-3 items-end flex-wrap"
+        onSubmit={(e) => {
+          e.preventDefault();
+          prove(other);
+        }}
+      >
+        <TextField
+          label="Otherwise"
+          value={other}
+          onChange={(e) => setOther(e.target.value)}
+          className="min-w-[260px]"
+        />
+        <Second type="submit">Proven</Second>
+      </form>
+    </div>
+  );
+}
+
+function CountAct({ step, onRefused }: ActProps) {
+  const { record } = useJob();
+  const [n, setN] = useState('');
+  return (
+    <form
+      className="flex gap-3 items-end flex-wrap"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (step.item) onRefused(record('item.counted', { item: step.item.id, count: Number(n) }));
+      }}
+    >
+      <TextField
+        label="How many are there"
+        inputMode="numeric"
+        value={n}
+        onChange={(e) => setN(e.target.value)}
+        className="w-[200px]"
+      />
+      <Action type="submit" keyName="Enter">
+        Counted
+      </Action>
+    </form>
+  );
+}
+
+function CloseAct({ step, onRefused }: ActProps) {
+  const { record } = useJob();
+  const { cover } = step;
+  if (!cover) return null;
+  return (
+    <div className="flex flex-wrap gap-3">
+      <Action
+        className="min-h-[64px]! text-[18px]"
+        onClick={() => onRefused(record('cover.closed', { cover: cover.id, kind: 'final' }))}
+      >
+        The {cover.name} is closed
+      </Action>
+    </div>
+  );
+}
+
+/** The gate that asks for a test while it can still be had for minutes. */
+function TryItOpen() {
+  const { job, go } = useJob();
+  const proof = symptomProof(job);
+  const up = proof?.outcome === 'ok';
+  const covers = job.ledger.covers.filter((c) => c.state !== 'final').length;
+  if (!job.fix) return null;
+  return (
+    <section className="gate border-t-0!" data-up={up} aria-label="Try it open">
+      <GateSign up={up} />
+      <div className="grid gap-2">
+        <h3 className="sec">Try it open</h3>
+        {up && proof ? (
+          <p>
+            <b className="text-moss">
+              Gate up since <Clock at={proof.at} />
+            </b>
+            : it works{proof.open.length ? `, ${proof.open.join(', ')} off` : ', closed'}.
+          </p>
+        ) : (
+          <p className="note">
+            {covers
+              ? 'Nothing is screwed shut yet: a test now costs a minute or two. Found out after the close, it costs opening again.'
+              : 'Everything is shut. Test it now.'}
+          </p>
+        )}
+        {!up && (
+          <div>
+            <Second small onClick={() => go('prove')}>
+              Test it now
+            </Second>
+          </div>
+        )}
+      </div>
+    </section>
+  );
+}
+
+function Covers() {
+  const { job, record } = useJob();
+  const [wrong, setWrong] = useState<{ id: string; reason: string } | null>(null);
+  if (job.ledger.covers.length === 0) return null;
+  const close = (id: string, kind: 'trial' | 'final') => {
+    const refused = record('cover.closed', { cover: id, kind });
+    setWrong(refused ? { id, reason: refused.reason } : null);
+  };
+  return (
+    <section className="pad border-t border-rule-strong" aria-label="Covers">
+      <h3 className="sec pb-2">Covers</h3>
+      <ul className="rows">
+        {job.ledger.covers.map((c) => {
+          const reasons = c.state === 'final' ? [] : closeRefusals(job.ledger, c.id);
+          return (
+            <li key={c.id} className="grid gap-2">
+              <span className="flex gap-2 items-center">
+                {c.state === 'final' && <TickBox />}
+                <b>{c.name}</b>
+                <span className={c.state === 'final' ? 'text-moss' : 'text-ochre'}>
+                  {c.state === 'final'
+                    ? 'closed'
+                    : c.state === 'trial'
+                      ? 'laid on for a trial, not closed'
+                      : 'open'}
+                </span>
+              </span>
+              {reasons.length > 0 && (
+                <ul className="note list-disc pl-5">
+                  {reasons.map((r) => (
+                    <li key={r}>{r}</li>
+                  ))}
+                </ul>
+              )}
+              {c.state !== 'final' && (
+                <span className="flex flex-wrap gap-2">
+                  {c.state === 'open' && (
+                    <Second small onClick={() => close(c.id, 'trial')}>
+                      Laid on for a trial
+                    </Second>
+                  )}
+                  <Second small onClick={() => close(c.id, 'final')}>
+                    Closed for good
+                  </Second>
+                </span>
+              )}
+              {wrong?.id === c.id && <Wrong>{wrong.reason}</Wrong>}
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

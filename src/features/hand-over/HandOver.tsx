@@ -1,0 +1,156 @@
+import { useState } from 'react';
+import { type HandOver as Given, handOverHeldBy } from '../../core/job';
+import { reportOf } from '../../core/report';
+import { Action, Second } from '../../ui/Action';
+import { Clock } from '../../ui/Clock';
+import { AreaField, Choices, TextField, Wrong } from '../../ui/Field';
+import { GateSign } from '../../ui/GateSign';
+import { TickBox } from '../../ui/Signs';
+import type { Refused } from '../job/store';
+import { useJob } from '../job/use-job';
+
+/** The report as it falls out of the record, and the hand over itself. */
+export function HandOver() {
+  return (
+    <div className="cols">
+      <Report />
+      <Giving />
+    </div>
+  );
+}
+
+function Report() {
+  const { job, events } = useJob();
+  const sections = reportOf(job, events);
+  return (
+    <article className="pad grid gap-4 content-start max-w-[860px]">
+      <header className="flex flex-wrap gap-4 items-center">
+        <span className="tag mono">{job.tag}</span>
+        <div>
+          <h2 className="headline">{job.map.name}</h2>
+          <p className="note">
+            {[job.map.maker, job.map.model].filter(Boolean).join(' ')}
+            {job.place && `, ${job.place}`}, taken in <Clock at={job.openedAt} day />
+          </p>
+        </div>
+      </header>
+      {sections.length === 0 && (
+        <p className="note">The report writes itself as the job goes on. Nothing is recorded yet.</p>
+      )}
+      {sections.map((s) => (
+        <section key={s.title}>
+          <h3 className="sec pb-1">{s.title}</h3>
+          <table className="plain">
+            <tbody>
+              {s.lines.map((l) => (
+                <tr key={`${l.at ?? ''} ${l.text} ${l.result ?? ''}`}>
+                  <td className="w-[116px] text-bark-2 py-1! text-[14px]">
+                    {l.at && <Clock at={l.at} day />}
+                  </td>
+                  <td className="py-1!">{l.text}</td>
+                  <td className="py-1! font-[600]">{l.result}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+      ))}
+    </article>
+  );
+}
+
+const RESULTS: Given['result'][] = ['works', 'referred', 'returned as it was'];
+
+function Giving() {
+  const { job, record } = useJob();
+  const [result, setResult] = useState<Given['result']>(job.plan?.kind === 'refer' ? 'referred' : 'works');
+  const [to, setTo] = useState('');
+  const [settings, setSettings] = useState('');
+  const [note, setNote] = useState('');
+  const [followUp, setFollowUp] = useState('');
+  const [wrong, setWrong] = useState<Refused | null>(null);
+  const held = handOverHeldBy(job, result);
+  const given = job.handedOver;
+  const give = (e: React.FormEvent) => {
+    e.preventDefault();
+    const more = { settings: settings.trim(), note: note.trim(), followUp: followUp.trim() };
+    const filled = Object.fromEntries(Object.entries(more).filter(([, v]) => v));
+    setWrong(record('job.handed-over', { to, result, ...filled }));
+  };
+  return (
+    <section className="no-print content-start">
+      {given ? (
+        <div className="pad grid gap-3">
+          <h2 className="sec flex gap-2 items-center">
+            <TickBox size={18} /> Handed over to {given.to}
+          </h2>
+          <p className="note">
+            <Clock at={given.at} day />, {given.result}. Undo takes it back.
+          </p>
+        </div>
+      ) : (
+        <>
+          <div className="gate border-t-0!" data-up={held.length === 0}>
+            <GateSign up={held.length === 0} />
+            <div>
+              <h2 className="sec">{held.length === 0 ? 'Nothing holds it' : 'Held'}</h2>
+              <ul className={held.length ? 'list-disc pl-5 note' : 'note'}>
+                {held.length === 0 ? (
+                  <li>Everything is back, closed and proven.</li>
+                ) : (
+                  held.map((h) => <li key={h}>{h}</li>)
+                )}
+              </ul>
+            </div>
+          </div>
+          <form className="pad grid gap-3 border-t border-rule-strong" onSubmit={give} noValidate>
+            <Choices
+              label="It goes back"
+              name="result"
+              value={result}
+              onPick={(v) => setResult(v as Given['result'])}
+              options={RESULTS.map((r) => ({ value: r, words: r }))}
+            />
+            <TextField
+              label="To whom"
+              value={to}
+              onChange={(e) => setTo(e.target.value)}
+              wrong={wrong?.path === '/to' ? wrong.reason : undefined}
+            />
+            <TextField
+              label="Settings restored"
+              value={settings}
+              onChange={(e) => setSettings(e.target.value)}
+              hint={job.intake?.keep.length ? `Not to be lost: ${job.intake.keep.join(', ')}` : undefined}
+            />
+            <AreaField
+              label="Note"
+              value={note}
+              onChange={(e) => setNote(e.target.value)}
+              rows={2}
+              hint="old battery to recycling, registration still owed"
+            />
+            <TextField
+              label="To be looked at again"
+              value={followUp}
+              onChange={(e) => setFollowUp(e.target.value)}
+              placeholder="after the spring tide"
+            />
+            {wrong && wrong.path !== '/to' && <Wrong>{wrong.reason}</Wrong>}
+            <Action type="submit" keyName="Enter" className="justify-self-start">
+              Hand over
+            </Action>
+          </form>
+        </>
+      )}
+      <div className="pad flex flex-wrap gap-3 border-t border-rule">
+        <Second small onClick={() => window.print()}>
+          Print the report
+        </Second>
+        <a className="act-2 small" href={`/api/jobs/${job.id}/file`} download>
+          The job as a file
+        </a>
+      </div>
+    </section>
+  );
+}

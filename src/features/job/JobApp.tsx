@@ -1,0 +1,136 @@
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { type JobEvent, STOPS, type Stop } from '../../core/job';
+import { Head } from '../../ui/Head';
+import { KeysDialog, useKeys } from '../../ui/Keys';
+import { toggleTheme } from '../../ui/ThemeButton';
+import { CloseUp } from '../close-up/CloseUp';
+import { HandOver } from '../hand-over/HandOver';
+import { MakeSafe } from '../make-safe/MakeSafe';
+import { OpenUp } from '../open-up/OpenUp';
+import { PlanStop } from '../plan/PlanStop';
+import { Prove } from '../prove/Prove';
+import { Swap } from '../swap/Swap';
+import { TakeIn } from '../take-in/TakeIn';
+import { Trace } from '../trace/Trace';
+import { Live } from './Live';
+import { Notices } from './Notices';
+import { ParkDialog } from './ParkDialog';
+import { Run } from './Run';
+import { jobPath, STOP_TITLE, stopOf } from './stop-path';
+import { Tray } from './Tray';
+import { JobDeskProvider, useJob } from './use-job';
+
+const SHEETS: Record<Stop, () => React.ReactNode> = {
+  'take in': TakeIn,
+  trace: Trace,
+  plan: PlanStop,
+  'make safe': MakeSafe,
+  'open up': OpenUp,
+  swap: Swap,
+  'close up': CloseUp,
+  prove: Prove,
+  'hand over': HandOver,
+};
+
+const HELP = [
+  { keys: '1 to 9', does: 'stop on the run' },
+  { keys: 'Enter', does: 'the one action' },
+  { keys: 'Space', does: 'one more screw back' },
+  { keys: 'E', does: 'entry line' },
+  { keys: 'R', does: 'reading' },
+  { keys: 'T', does: 'tray' },
+  { keys: 'U, Shift U', does: 'undo, redo' },
+  { keys: 'P', does: 'park this job' },
+  { keys: 'B', does: 'bench' },
+  { keys: 'N', does: 'night and day' },
+  { keys: '?', does: 'these keys' },
+];
+
+function View() {
+  const { job, stop, go, undo, redo, snapshot } = useJob();
+  const [keysOpen, setKeysOpen] = useState(false);
+  const [parking, setParking] = useState(false);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const Sheet = SHEETS[stop];
+  const focus = (selector: string) => document.querySelector<HTMLElement>(selector)?.focus();
+  const bindings = useMemo(
+    () => ({
+      ...Object.fromEntries(STOPS.map((s, i) => [String(i + 1), () => go(s)])),
+      e: () => focus('[data-key=entry]'),
+      r: () => focus('[data-key=reading]'),
+      t: () => focus('.tray .place, .tray-row'),
+      u: () => setRefusal(undo()?.reason ?? null),
+      'Shift+U': () => setRefusal(redo()?.reason ?? null),
+      b: () => window.location.assign('/'),
+      p: () => setParking(true),
+      n: () => void toggleTheme(),
+      'Shift+?': () => setKeysOpen(true),
+      '?': () => setKeysOpen(true),
+    }),
+    [go, undo, redo],
+  );
+  useKeys(bindings);
+  const about = [[job.map.maker, job.map.model].filter(Boolean).join(' '), job.place]
+    .filter(Boolean)
+    .join(', ');
+  return (
+    <div className="frame">
+      <Head
+        tag={<span className="tag mono">{job.tag}</span>}
+        title={job.map.name}
+        about={
+          <>
+            {about}.{job.intake && <> “{job.intake.symptom}”</>}
+          </>
+        }
+        onKeys={() => setKeysOpen(true)}
+      >
+        {snapshot.unsent > 0 && <span className="text-ochre text-[14px]">{snapshot.unsent} unsent</span>}
+        <button type="button" onClick={() => setRefusal(undo()?.reason ?? null)}>
+          Undo <kbd aria-hidden="true">U</kbd>
+        </button>
+        {!job.handedOver && !job.parked && (
+          <button type="button" onClick={() => setParking(true)}>
+            Park
+          </button>
+        )}
+        <a href="/">Bench</a>
+      </Head>
+      <Run />
+      <main className="main" id="main" aria-label={STOP_TITLE[stop]}>
+        <Notices refusal={refusal} onDismiss={() => setRefusal(null)} />
+        <Sheet key={stop} />
+      </main>
+      <div className="band">
+        <Live />
+        <Tray />
+      </div>
+      {parking && <ParkDialog onClose={() => setParking(false)} />}
+      <KeysDialog open={keysOpen} onClose={() => setKeysOpen(false)} help={HELP} />
+    </div>
+  );
+}
+
+/** One job, all its stops. The address follows the stop, so that a reload and Back stay in place. */
+export function JobApp({ id, events, stop: first }: { id: string; events: JobEvent[]; stop: Stop }) {
+  const [stop, setStop] = useState(first);
+  const go = useCallback(
+    (next: Stop) => {
+      setStop(next);
+      window.history.pushState({}, '', jobPath(id, next));
+      document.title = `${STOP_TITLE[next]} – Mulch`;
+      document.getElementById('main')?.scrollTo(0, 0);
+    },
+    [id],
+  );
+  useEffect(() => {
+    const back = () => setStop(stopOf(window.location.pathname.split('/').at(-1)) ?? first);
+    window.addEventListener('popstate', back);
+    return () => window.removeEventListener('popstate', back);
+  }, [first]);
+  return (
+    <JobDeskProvider id={id} events={events} stop={stop} go={go}>
+      <View />
+    </JobDeskProvider>
+  );
+}

@@ -1,0 +1,53 @@
+import { liveLines } from '../../core/hazard';
+import { openAccess } from '../../core/job';
+import { formatReading } from '../../core/unit';
+import { Clock } from '../../ui/Clock';
+import { HazardGlyph } from '../../ui/HazardGlyph';
+import { TickBox } from '../../ui/Signs';
+import { useJob } from './use-job';
+
+const SHOWN = 3;
+
+/** What is live now, in every view of a job. It says what was read and when, never that a thing is harmless. */
+export function Live() {
+  const { job } = useJob();
+  const lines = liveLines(job.map.hazards, job.hazards, openAccess(job));
+  const live = lines.filter((l) => l.state.status === 'live');
+  const unknown = lines.filter((l) => l.state.status === 'unknown');
+  const look = live.length ? '' : unknown.length ? 'unknown' : 'none';
+  const title = live.length ? 'Live now' : unknown.length ? 'Not known yet' : 'Nothing live is known';
+  return (
+    <section className={`live ${look}`} aria-label="Live now" aria-live="polite">
+      <h2>{title}</h2>
+      <ul>
+        {lines.slice(0, SHOWN).map(({ hazard, state }) => (
+          <li
+            key={hazard.id}
+            className={
+              state.status === 'made safe' ? 'text-bark' : look === 'unknown' ? 'text-ochre' : 'text-brick'
+            }
+          >
+            {state.status === 'made safe' ? <TickBox size={16} /> : <HazardGlyph kind={hazard.kind} />}
+            <span className="text-bark">
+              <b>{hazard.name}</b>{' '}
+              {state.status === 'made safe' && state.proof ? (
+                <>
+                  {state.proof.reading === undefined
+                    ? 'done'
+                    : `read ${formatReading(state.proof.reading, state.proof.unit ?? '')}`}
+                  , <Clock at={state.proof.at} />
+                </>
+              ) : (
+                <>
+                  {hazard.detail}
+                  {state.armed && state.status === 'live' && ', live again'}
+                </>
+              )}
+            </span>
+          </li>
+        ))}
+      </ul>
+      {lines.length > SHOWN && <p className="text-[13px]">and {lines.length - SHOWN} more</p>}
+    </section>
+  );
+}

@@ -1,0 +1,40 @@
+import { type Remote, wrap } from 'comlink';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { type JobState, type TraceView, traceRequest, traceView } from '../../core/job';
+import type { TraceAnswer } from '../../core/trace';
+import type { TraceWorker } from '../../workers/trace.worker';
+
+let worker: Remote<TraceWorker> | undefined;
+
+const reckon = () => {
+  worker ??= wrap<TraceWorker>(
+    new Worker(new URL('../../workers/trace.worker.ts', import.meta.url), { type: 'module' }),
+  );
+  return worker;
+};
+
+/**
+ * Suspicion and next actions of a job. The first answer is there at once, so that the page comes
+ * whole; later ones are worked out beside it, and `reckoning` says that one is under way.
+ */
+export function useTrace(job: JobState): { view: TraceView; reckoning: boolean } {
+  const request = useMemo(() => traceRequest(job), [job]);
+  const key = useMemo(() => JSON.stringify(request), [request]);
+  const first = useRef<{ key: string; answer: TraceAnswer } | null>(null);
+  first.current ??= { key, answer: traceView(job).answer };
+  const [known, setKnown] = useState(first.current);
+  useEffect(() => {
+    if (known.key === key) return;
+    let stale = false;
+    void reckon()
+      .trace(request)
+      .then((answer) => {
+        if (!stale) setKnown({ key, answer });
+      });
+    return () => {
+      stale = true;
+    };
+  }, [key, known, request]);
+  const view = useMemo(() => traceView(job, known.answer), [job, known]);
+  return { view, reckoning: known.key !== key };
+}

@@ -1,0 +1,149 @@
+import { useState } from 'react';
+import type { LiveLine } from '../../core/hazard';
+import { Refusal } from '../../core/refusal';
+import { formatReading, parseReading } from '../../core/unit';
+import { Second } from '../../ui/Action';
+import { Clock } from '../../ui/Clock';
+import { TextField, Wrong } from '../../ui/Field';
+import { GateSign } from '../../ui/GateSign';
+import { HazardGlyph } from '../../ui/HazardGlyph';
+import type { Refused } from '../job/store';
+import { useJob } from '../job/use-job';
+
+/** One gate: its bar is down until the act is done and, where one can prove it, the reading is taken. */
+export function GatePanel({ line }: { line: LiveLine }) {
+  const { record } = useJob();
+  const { hazard: h, state } = line;
+  const [acted, setActed] = useState(false);
+  const [text, setText] = useState('');
+  const [passing, setPassing] = useState(false);
+  const [reason, setReason] = useState('');
+  const [wrong, setWrong] = useState<Refused | null>(null);
+  const up = state.status === 'made safe';
+  const wanted = h.clear.reading;
+
+  const clear = (e: React.FormEvent) => {
+    e.preventDefault();
+    let reading: number | undefined;
+    if (wanted && text.trim()) {
+      try {
+        reading = parseReading(text);
+      } catch (error) {
+        setWrong({ reason: error instanceof Refusal ? error.message : String(error), path: '/reading' });
+        return;
+      }
+    }
+    const refused = record('gate.cleared', {
+      hazard: h.id,
+      acted,
+      source: wanted ? 'meter' : 'eye',
+      ...(reading === undefined ? {} : { reading, unit: wanted?.unit ?? '' }),
+    });
+    setWrong(refused);
+    if (!refused) {
+      setText('');
+      setActed(false);
+    }
+  };
+  const pass = (e: React.FormEvent) => {
+    e.preventDefault();
+    const refused = record('gate.passed', { hazard: h.id, reason });
+    setWrong(refused);
+    if (!refused) setPassing(false);
+  };
+
+  return (
+    <section className="gate" data-up={up} aria-label={`Gate: ${h.name}`}>
+      <GateSign up={up} />
+      <div className="grid gap-2">
+        <h3 className="flex flex-wrap items-center gap-x-3 gap-y-1 text-[20px]">
+          <span className={up ? '' : 'text-brick'}>
+            <HazardGlyph kind={h.kind} />
+          </span>
+          {h.name}
+          <span className="font-text text-[15px] font-[400] tracking-normal">{h.detail}</span>
+        </h3>
+        {up && state.proof ? (
+          <p>
+            <b className="text-moss">
+              Gate up since <Clock at={state.proof.at} />
+            </b>
+            . {state.proof.act}
+            {state.proof.reading !== undefined && (
+              <>
+                ; read <b>{formatReading(state.proof.reading, state.proof.unit ?? '')}</b> at {wanted?.at}
+              </>
+            )}
+            .
+          </p>
+        ) : (
+          <>
+            {state.passed && (
+              <p className="text-ochre font-[600]">
+                Passed against advice at <Clock at={state.passed.at} />: {state.passed.reason}. It stays in
+                the report.
+              </p>
+            )}
+            {state.armed && (
+              <p className="text-brick font-[600]">
+                Live again since <Clock at={state.armed.at} />:{' '}
+                {state.armed.by === 'power' ? 'the power came on' : `${state.armed.by} went in`}. Earlier
+                readings no longer hold.
+              </p>
+            )}
+            <form onSubmit={clear} className="grid gap-2" noValidate>
+              <div className="choices">
+                <label>
+                  <input type="checkbox" checked={acted} onChange={(e) => setActed(e.target.checked)} />
+                  <span className="dot" aria-hidden="true" />
+                  {h.clear.act}
+                </label>
+              </div>
+              <div className="flex flex-wrap gap-3 items-end">
+                {wanted && (
+                  <TextField
+                    label={`Reading at ${wanted.at}, ${wanted.unit}`}
+                    hint={`up to ${wanted.max} ${wanted.unit}, by meter`}
+                    value={text}
+                    onChange={(e) => {
+                      setText(e.target.value);
+                      setWrong(null);
+                    }}
+                    autoComplete="off"
+                    className="w-[270px]"
+                    wrong={wrong?.path === '/reading' ? wrong.reason : undefined}
+                  />
+                )}
+                <span className={`flex gap-2 ${wanted ? 'pb-[21px]' : ''}`}>
+                  <Second type="submit">Gate up</Second>
+                  {!state.passed && (
+                    <Second onClick={() => setPassing(!passing)}>Pass it with a reason</Second>
+                  )}
+                </span>
+              </div>
+              {wrong && wrong.path !== '/reading' && wrong.path !== '/reason' && (
+                <Wrong>{wrong.reason}</Wrong>
+              )}
+            </form>
+            {passing && (
+              <form onSubmit={pass} className="flex flex-wrap gap-3 items-end border-t border-rule pt-2">
+                <TextField
+                  label="Why it is passed against advice"
+                  value={reason}
+                  onChange={(e) => setReason(e.target.value)}
+                  wrong={wrong?.path === '/reason' ? wrong.reason : undefined}
+                  className="flex-1 min-w-[260px]"
+                  hint="It stays in the report, with your name."
+                />
+                <span className="pb-[21px]">
+                  <Second type="submit">Pass it</Second>
+                </span>
+              </form>
+            )}
+            <p className="note">{h.clear.caution}</p>
+          </>
+        )}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,99 @@
+import { liveLines } from '../../core/hazard';
+import { coversNeeded, gatesAhead, openAccess } from '../../core/job';
+import { Action, Second } from '../../ui/Action';
+import { TickBox } from '../../ui/Signs';
+import { useJob } from '../job/use-job';
+import { GatePanel } from './GatePanel';
+
+/** The gates of this unit: what is live, the act that ends it, the reading that proves it. */
+export function MakeSafe() {
+  const { job, record, go } = useJob();
+  const open = openAccess(job);
+  const ahead = gatesAhead(job);
+  const lines = liveLines(job.map.hazards, job.hazards, open);
+  const order = job.map.hazards
+    .map((h) => lines.find((l) => l.hazard.id === h.id))
+    .filter((l) => l !== undefined);
+  const needed = coversNeeded(job);
+  const next = job.fix ? 'close up' : job.out ? 'swap' : 'open up';
+  return (
+    <div className="cols">
+      <section className="min-w-0">
+        <div className="pad lead">
+          <h2 className="headline">
+            {ahead.length
+              ? `${ahead.length} ${ahead.length === 1 ? 'gate holds' : 'gates hold'} the way in`
+              : job.map.hazards.length
+                ? 'No gate holds the way in'
+                : 'Nothing is known to be live in it'}
+          </h2>
+          <span className="note">power {job.power === 'unknown' ? 'not known' : job.power}</span>
+        </div>
+        {order.length === 0 && (
+          <div className="empty">
+            <p>
+              The map of this unit names no hazard. If you see one, note it in Take in: it gets its gate here.
+            </p>
+            <Second onClick={() => go('take in')}>Note a hazard</Second>
+          </div>
+        )}
+        {order.map((l) => (
+          <GatePanel key={l.hazard.id} line={l} />
+        ))}
+        <div className="pad flex flex-wrap gap-3 border-t border-rule-strong">
+          <Action
+            held={ahead.length ? `held by ${ahead.map((h) => h.name).join(', ')}` : undefined}
+            onClick={() => go(next)}
+            keyName={ahead.length ? 'held' : next === 'open up' ? '5' : next === 'swap' ? '6' : '7'}
+          >
+            {next === 'open up' ? 'Open up' : next === 'swap' ? 'Swap' : 'Close up'}
+          </Action>
+          {job.power !== 'off' && (
+            <Second onClick={() => record('power.set', { power: 'off' })}>Power is off now</Second>
+          )}
+          {job.power === 'off' && (
+            <Second onClick={() => record('power.set', { power: 'on' })}>Power is on again</Second>
+          )}
+        </div>
+      </section>
+      <section className="pad grid gap-4 content-start">
+        <div>
+          <h2 className="sec pb-1">On the way in</h2>
+          {job.map.access.length === 0 && <p className="note">No cover is on the map.</p>}
+          <ol className="rows">
+            {job.map.access
+              .filter((a) => needed.length === 0 || needed.includes(a.id))
+              .map((a) => {
+                const bares = job.map.hazards.filter((h) => h.exposedBy?.includes(a.id));
+                return (
+                  <li key={a.id}>
+                    <span className="flex gap-2 items-center">
+                      {open.includes(a.id) && <TickBox />} <b>{a.name}</b> {open.includes(a.id) && 'off'}
+                    </span>
+                    <span className="note">
+                      {bares.length
+                        ? `bares ${bares.map((h) => h.name).join(', ')}`
+                        : 'bares nothing that is known'}
+                    </span>
+                  </li>
+                );
+              })}
+          </ol>
+        </div>
+        <div className="border-t border-rule pt-3 grid gap-2">
+          <h2 className="sec">Before hands go in</h2>
+          <ul className="note list-disc pl-5 grid gap-1">
+            <li>Prove the meter on a known live point, read, prove it again.</li>
+            <li>Ground yourself only when nothing live is within reach.</li>
+            <li>Take cards and media out before they snap.</li>
+            <li>A lamp that is out proves nothing.</li>
+          </ul>
+          <p className="note">
+            These are the usual cautions. Local codes, the maker’s instructions and licensed practice come
+            first.
+          </p>
+        </div>
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,223 @@
+import { useState } from 'react';
+import { remedyOptions } from '../../core/job';
+import { Action, Second } from '../../ui/Action';
+import { SelectField, TextField, Wrong } from '../../ui/Field';
+import { TickBox } from '../../ui/Signs';
+import type { Refused } from '../job/store';
+import { useJob } from '../job/use-job';
+import { useTrace } from '../job/use-trace';
+
+const percent = (p: number) => `${p < 0.01 ? 'under 1' : Math.round(p * 100)}\u00a0%`;
+const minutes = (m: number) => `${Math.round(m)}\u00a0min`;
+
+/** The remedy: one rung of the suspect's ladder, or somebody else's hands. */
+export function PlanStop() {
+  const { job, go } = useJob();
+  if (!job.intake) {
+    return (
+      <div className="empty">
+        <h2>First say what it does wrong</h2>
+        <p>A plan needs a fault to mend. It may come from tracing, or from what the unit itself says.</p>
+        <Action onClick={() => go('take in')}>Take in</Action>
+      </div>
+    );
+  }
+  return <PlanSheet />;
+}
+
+function PlanSheet() {
+  const { job, record, go } = useJob();
+  const { view } = useTrace(job);
+  const traced = job.trace.length > 0;
+  const says = job.intake?.unitSays;
+  const [element, setElement] = useState(job.plan?.element ?? view.suspects[0]?.id ?? '');
+  const p = view.suspects.find((s) => s.id === element)?.p ?? 0;
+  const options = remedyOptions(job, element, p);
+  const advised = view.next.find((n) => n.kind === 'repair' && n.element === element)?.remedy;
+  const firstFree =
+    options.find((o) => o.remedy.id === advised && !o.tried) ?? options.find((o) => !o.tried) ?? options[0];
+  const [picked, setPicked] = useState<string | null>(job.plan?.remedy ?? null);
+  const chosen = options.find((o) => o.remedy.id === picked) ?? firstFree;
+  const [why, setWhy] = useState('');
+  const [wrong, setWrong] = useState<Refused | null>(null);
+  const bySay = Boolean(says) && !traced;
+  const reason =
+    why.trim() ||
+    (bySay
+      ? `the unit says so: ${says}`
+      : `${element} at ${percent(p)} after ${job.trace.length} ${job.trace.length === 1 ? 'check' : 'checks'}`);
+  const choose = (e: React.FormEvent) => {
+    e.preventDefault();
+    if (!chosen) return;
+    const refused = record('plan.chosen', {
+      element,
+      remedy: chosen.remedy.id,
+      why: reason,
+      ...(bySay ? { saidByUnit: true } : { chance: chosen.chance }),
+    });
+    setWrong(refused);
+    if (!refused) go('make safe');
+  };
+  return (
+    <div className="cols">
+      <form className="pad grid gap-4 content-start" onSubmit={choose}>
+        <div className="lead">
+          <h2 className="headline">
+            Mend {job.map.elements.find((e) => e.id === element)?.name} {element}
+          </h2>
+          <span className="note">
+            {bySay ? `as said by the unit: “${says}”` : `${percent(p)} it is this one`}
+          </span>
+        </div>
+        <SelectField
+          label="Element to mend"
+          className="max-w-[420px]"
+          value={element}
+          onChange={(e) => {
+            setElement(e.target.value);
+            setPicked(null);
+          }}
+        >
+          {view.suspects.map((s) => (
+            <option key={s.id} value={s.id}>
+              {s.id} {job.map.elements.find((e) => e.id === s.id)?.name}, {percent(s.p)}
+            </option>
+          ))}
+        </SelectField>
+        <fieldset>
+          <legend className="sec pb-2">Its ladder, gentlest first</legend>
+          <ul>
+            {options.map((o, i) => (
+              <li key={o.remedy.id} className="border-t border-rule last:border-b">
+                <label
+                  className={`grid grid-cols-[44px_minmax(0,1fr)_repeat(3,auto)] max-[760px]:grid-cols-[44px_minmax(0,1fr)] gap-x-5 items-center min-h-[76px] px-2 py-2 relative cursor-pointer has-[:focus-visible]:outline-[3px] has-[:focus-visible]:outline-bark ${o === chosen ? 'bg-ochre-wash' : 'hover:bg-inset'}`}
+                >
+                  <input
+                    type="radio"
+                    name="remedy"
+                    className="absolute opacity-0 inset-0"
+                    checked={o === chosen}
+                    onChange={() => setPicked(o.remedy.id)}
+                  />
+                  <span className="grid place-items-center w-[34px] h-[34px]">
+                    <svg width="30" height="30" viewBox="0 0 30 30" aria-hidden="true">
+                      <path
+                        d="M3 3H19L28 15 19 27H3Z"
+                        fill={o === chosen ? 'var(--color-ochre-fill)' : 'var(--color-inset)'}
+                        stroke="var(--color-bark)"
+                        strokeWidth="1.5"
+                      />
+                      <text
+                        x="12"
+                        y="20"
+                        textAnchor="middle"
+                        fontSize="15"
+                        fontWeight="700"
+                        style={o === chosen ? { fill: '#271C14' } : undefined}
+                      >
+                        {i + 1}
+                      </text>
+                    </svg>
+                  </span>
+                  <span>
+                    <b className="text-[18px]">{o.remedy.name}</b>
+                    {o.remedy.id === advised && <span className="note"> soonest mended on average</span>}
+                    {o.tried && <span className="note"> tried, the symptom stayed</span>}
+                    <span className="note block">
+                      {o.remedy.parts?.length ? `Parts: ${o.remedy.parts.join(', ')}` : 'No parts'}
+                    </span>
+                  </span>
+                  <span>
+                    <span className="big text-[24px] block">{Math.round(o.minutes)}</span>
+                    <span className="note">min with opening</span>
+                  </span>
+                  <span>
+                    <span className="big text-[24px] block">{Math.round(o.remedy.fixes * 100)} %</span>
+                    <span className="note">lasts if it is {o.element}</span>
+                  </span>
+                  <span>
+                    <span className="big text-[24px] block">
+                      {bySay ? 'not traced' : `${Math.round(o.chance * 100)} %`}
+                    </span>
+                    <span className="note">mends the unit</span>
+                  </span>
+                </label>
+              </li>
+            ))}
+          </ul>
+        </fieldset>
+        <TextField
+          label="Why"
+          value={why}
+          onChange={(e) => setWhy(e.target.value)}
+          placeholder={reason}
+          hint="It stands in the report. Left empty, it says what the trace says."
+        />
+        {wrong && <Wrong>{wrong.reason}</Wrong>}
+        <div className="flex flex-wrap gap-3">
+          <Action type="submit" keyName="Enter">
+            {chosen ? chosen.remedy.name : 'Choose'}, {minutes(chosen?.minutes ?? 0)}
+          </Action>
+          {!traced && <Second onClick={() => go('trace')}>Trace it first</Second>}
+        </div>
+        {job.plan && (
+          <p className="flex gap-2 items-center text-moss">
+            <TickBox /> Planned: {job.plan.name}. {job.plan.why}
+          </p>
+        )}
+      </form>
+      <Refer />
+    </div>
+  );
+}
+
+function Refer() {
+  const { job, record, go } = useJob();
+  const [to, setTo] = useState('');
+  const [why, setWhy] = useState('');
+  const [wrong, setWrong] = useState<Refused | null>(null);
+  const refer = (e: React.FormEvent) => {
+    e.preventDefault();
+    const refused = record('job.referred', { to, why });
+    setWrong(refused);
+    if (!refused) go('hand over');
+  };
+  const at = (path: string) => (wrong?.path === path ? wrong.reason : undefined);
+  return (
+    <form className="pad grid gap-4 content-start" onSubmit={refer}>
+      <h2 className="sec">Or refer it</h2>
+      <p className="note">
+        Outside your competence, licensed work, under warranty, or the maker’s own service is cheaper: then
+        the right repair is somebody else’s. Local codes and licensed practice decide what may be opened here.
+      </p>
+      <TextField
+        label="To whom"
+        placeholder="maker’s service"
+        value={to}
+        onChange={(e) => setTo(e.target.value)}
+        wrong={at('/to')}
+      />
+      <TextField
+        label="Because"
+        placeholder="under warranty until March"
+        value={why}
+        onChange={(e) => setWhy(e.target.value)}
+        wrong={at('/why')}
+      />
+      {wrong && !wrong.path.match(/to|why/) && <Wrong>{wrong.reason}</Wrong>}
+      <div>
+        <Second type="submit">Refer it</Second>
+      </div>
+      {job.intake?.keep.length ? (
+        <div className="border-t border-rule pt-3">
+          <h2 className="sec pb-1">Must not be lost</h2>
+          <ul className="list-disc pl-5">
+            {job.intake.keep.map((k) => (
+              <li key={k}>{k}</li>
+            ))}
+          </ul>
+        </div>
+      ) : null}
+    </form>
+  );
+}

@@ -1,0 +1,188 @@
+import { useState } from 'react';
+import { type BeforeAfter, beforeAfter, symptomProof } from '../../core/job';
+import { formatReading } from '../../core/unit';
+import { Action, Second } from '../../ui/Action';
+import { Clock } from '../../ui/Clock';
+import { Wrong } from '../../ui/Field';
+import { RangeStrip } from '../../ui/RangeStrip';
+import { TickBox, Warn } from '../../ui/Signs';
+import { useJob } from '../job/use-job';
+import { Answering } from '../trace/Answering';
+
+/** The failing checks once more, before and after side by side. */
+export function Prove() {
+  const { job, go } = useJob();
+  if (!job.fix) {
+    return (
+      <div className="empty">
+        <h2>Nothing has been mended yet</h2>
+        <p>Here the check that failed is made once more, beside what it said before. First the remedy.</p>
+        <Action onClick={() => go(job.plan ? 'swap' : 'plan')}>{job.plan ? 'Swap' : 'Plan'}</Action>
+      </div>
+    );
+  }
+  return <ProveSheet />;
+}
+
+const said = (pair: BeforeAfter, v: { reading?: number; unit?: string; outcome?: string }) =>
+  v.reading === undefined
+    ? v.outcome === 'ok'
+      ? pair.check.ok
+      : pair.check.bad
+    : formatReading(v.reading, v.unit ?? '');
+
+function ProveSheet() {
+  const { job, record, go } = useJob();
+  const pairs = beforeAfter(job);
+  const firstOpen = pairs.find((p) => !p.after) ?? pairs[0];
+  const [picked, setPicked] = useState<string | null>(null);
+  const chosen = pairs.find((p) => p.check.id === picked) ?? firstOpen;
+  const [wrong, setWrong] = useState<string | null>(null);
+  const proof = symptomProof(job);
+  const open = job.ledger.covers.filter((c) => c.state !== 'final').map((c) => c.name);
+  const head = proof
+    ? proof.outcome === 'ok'
+      ? 'It works again'
+      : 'It still fails'
+    : 'Repeat the check that failed';
+  return (
+    <div className="cols">
+      <section className="min-w-0">
+        <div className="pad lead pb-2!">
+          <h2 className="headline">{head}</h2>
+          <span className="note">
+            {open.length ? `tested with the ${open.join(', the ')} off` : 'tested closed'}
+          </span>
+        </div>
+        <div className="px-4 overflow-x-auto">
+          <table className="plain">
+            <thead>
+              <tr>
+                <th scope="col">Check</th>
+                <th scope="col">Before</th>
+                <th scope="col">After</th>
+                <th scope="col">
+                  <span className="sr-only">Repeat</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {pairs.map((p) => (
+                <tr key={p.check.id} className={p.check.id === chosen?.check.id ? 'bg-ochre-wash' : ''}>
+                  <th scope="row" className="text-bark! text-[16px]! font-[650]! pl-2!">
+                    {p.check.title}
+                  </th>
+                  <td>
+                    <b className="text-ochre flex gap-1 items-center">
+                      <Warn size={14} /> {said(p, p.before)}
+                    </b>
+                    <span className="note">
+                      <Clock at={p.before.at} day />
+                    </span>
+                  </td>
+                  <td>
+                    {p.after ? (
+                      <>
+                        <b
+                          className={`flex gap-1 items-center ${p.after.outcome === 'ok' ? 'text-moss' : 'text-ochre'}`}
+                        >
+                          {p.after.outcome === 'ok' ? <TickBox size={14} /> : <Warn size={14} />}{' '}
+                          {said(p, p.after)}
+                        </b>
+                        <span className="note">
+                          <Clock at={p.after.at} day />
+                          {p.after.open.length > 0 && `, ${p.after.open.join(', ')} off`}
+                        </span>
+                      </>
+                    ) : (
+                      <span className="note">not yet</span>
+                    )}
+                  </td>
+                  <td className="text-right">
+                    <Second
+                      small
+                      onClick={() => setPicked(p.check.id)}
+                      aria-label={`Repeat ${p.check.title}`}
+                    >
+                      {p.after ? 'Once more' : 'Repeat'}
+                    </Second>
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+        {chosen && (
+          <div className="pad border-t border-rule-strong mt-3">
+            <Answering check={chosen.check} onAnswer={(a) => record('proof.recorded', a)?.reason ?? null} />
+          </div>
+        )}
+      </section>
+      <section className="pad grid gap-4 content-start">
+        <h2 className="sec">Result</h2>
+        {!proof && (
+          <p className="note">
+            Power on, then the function the owner missed. Keep hands out: what the power arms is live again at
+            once.
+          </p>
+        )}
+        {proof?.outcome === 'ok' && (
+          <>
+            <p className="flex gap-2 items-center text-moss font-[650]">
+              <TickBox size={18} /> {job.fix?.name} mended it
+            </p>
+            {open.length > 0 ? (
+              <>
+                <p className="note">Proven open. Close up, then repeat it closed.</p>
+                <Action keyName="7" onClick={() => go('close up')}>
+                  Close up
+                </Action>
+              </>
+            ) : (
+              <Action keyName="9" onClick={() => go('hand over')}>
+                Hand over
+              </Action>
+            )}
+          </>
+        )}
+        {proof?.outcome === 'bad' && (
+          <>
+            <p className="flex gap-2 text-ochre font-[650]">
+              <Warn size={18} /> {job.fix?.name} did not mend it
+            </p>
+            <p className="note">
+              It goes into the log: the suspicion of {job.fix?.element} falls by what this remedy would have
+              mended, and the next rung or the next suspect comes up.
+            </p>
+            <div>
+              <Action
+                onClick={() => {
+                  const refused = record('remedy.tried', {});
+                  setWrong(refused?.reason ?? null);
+                  if (!refused) go('trace');
+                }}
+              >
+                Back to Trace
+              </Action>
+            </div>
+            {wrong && <Wrong>{wrong}</Wrong>}
+          </>
+        )}
+        {pairs
+          .filter((p) => p.check.tap?.expect)
+          .map((p) => (
+            <div key={p.check.id} className="border-t border-rule pt-3">
+              <b className="mono">{p.check.tap?.id}</b> {p.check.tap?.name}
+              {p.check.tap?.expect && (
+                <RangeStrip
+                  {...p.check.tap.expect}
+                  value={p.after?.reading ?? ('reading' in p.before ? p.before.reading : undefined)}
+                  width={300}
+                />
+              )}
+            </div>
+          ))}
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,220 @@
+import { useState } from 'react';
+import { Controller, useForm } from 'react-hook-form';
+import { PATTERNS, type Pattern } from '../../core/job';
+import { HAZARD_KINDS, HAZARD_RECIPES, type HazardKind } from '../../core/unit';
+import { Action, Second } from '../../ui/Action';
+import { Choices, TextField, Wrong } from '../../ui/Field';
+import { HazardGlyph } from '../../ui/HazardGlyph';
+import type { Refused } from '../job/store';
+import { useJob } from '../job/use-job';
+
+interface Form {
+  function: string;
+  symptom: string;
+  pattern: Pattern;
+  since: string;
+  unitSays: string;
+  variant: string;
+  keep: string;
+  hazards: HazardKind[];
+}
+
+const KEEP = ['stored data', 'settings', 'warranty seal', 'media inside'];
+
+/** What comes in: which function fails, how, how often, what must not be lost, what can hurt. */
+export function TakeIn() {
+  const { job, record, go } = useJob();
+  const { intake, map } = job;
+  const [wrong, setWrong] = useState<Refused | null>(null);
+  const form = useForm<Form>({
+    defaultValues: {
+      function: intake?.function ?? (map.functions.length === 1 ? (map.functions[0]?.id ?? '') : ''),
+      symptom: intake?.symptom ?? '',
+      pattern: intake?.pattern ?? 'always',
+      since: intake?.since ?? '',
+      unitSays: intake?.unitSays ?? '',
+      variant: intake?.variant ?? '',
+      keep: intake?.keep.join(', ') ?? '',
+      hazards: [],
+    },
+  });
+  const save = (then: 'trace' | 'plan') =>
+    form.handleSubmit((f) => {
+      const text = (v: string) => v.trim();
+      const refused = record('intake.recorded', {
+        function: f.function,
+        symptom: text(f.symptom),
+        pattern: f.pattern,
+        keep: f.keep.split(',').map(text).filter(Boolean),
+        ...(text(f.since) ? { since: text(f.since) } : {}),
+        ...(text(f.unitSays) ? { unitSays: text(f.unitSays) } : {}),
+        ...(f.variant ? { variant: f.variant } : {}),
+        ...(f.hazards.length ? { addHazards: f.hazards } : {}),
+      });
+      setWrong(refused);
+      if (!refused) go(then);
+    });
+  const at = (path: string) => (wrong?.path === path ? wrong.reason : undefined);
+  const keep = form.watch('keep');
+  const says = form.watch('unitSays');
+  const known = new Set(map.hazards.map((h) => h.kind));
+  const addable = HAZARD_KINDS.filter((k) => !known.has(k));
+
+  return (
+    <form className="cols" onSubmit={save('trace')} noValidate>
+      <section className="pad grid gap-5 content-start">
+        <h2 className="headline">What does it do wrong?</h2>
+        <Controller
+          control={form.control}
+          name="function"
+          render={({ field }) => (
+            <Choices
+              label="It should do this, and does not"
+              name="function"
+              value={field.value}
+              onPick={field.onChange}
+              options={map.functions.map((f) => ({ value: f.id, words: f.name }))}
+              wrong={at('/function')}
+            />
+          )}
+        />
+        <div className="grid grid-cols-[minmax(0,2fr)_minmax(0,1fr)] max-[760px]:grid-cols-1 gap-4">
+          <TextField
+            label="What happens instead"
+            placeholder="drops out on the left side"
+            autoComplete="off"
+            {...form.register('symptom')}
+            wrong={at('/symptom')}
+          />
+          <TextField
+            label="Since when"
+            placeholder="last Sunday"
+            autoComplete="off"
+            {...form.register('since')}
+          />
+        </div>
+        <Controller
+          control={form.control}
+          name="pattern"
+          render={({ field }) => (
+            <Choices
+              label="How often"
+              name="pattern"
+              value={field.value}
+              onPick={field.onChange}
+              options={PATTERNS.map((p) => ({ value: p, words: p }))}
+              hint="A fault that comes and goes is looked for in another way: one good answer clears less."
+            />
+          )}
+        />
+        <TextField
+          label="What the unit itself says"
+          placeholder="a message, a code, a lamp"
+          autoComplete="off"
+          {...form.register('unitSays')}
+          hint="When it already names the culprit, go straight to Plan."
+        />
+        {map.variants && map.variants.length > 0 && (
+          <Controller
+            control={form.control}
+            name="variant"
+            render={({ field }) => (
+              <Choices
+                label="Which way it is built"
+                name="variant"
+                value={field.value}
+                onPick={field.onChange}
+                options={(map.variants ?? []).map((v) => ({ value: v.id, words: v.name }))}
+                hint={map.variants?.map((v) => `${v.name}: ${v.tell}`).join('. ')}
+                wrong={at('/variant')}
+              />
+            )}
+          />
+        )}
+        <div className="grid gap-2">
+          <TextField
+            label="What must not be lost"
+            placeholder="stored data, settings"
+            autoComplete="off"
+            {...form.register('keep')}
+            hint="Parted by commas. It comes up again at Hand over."
+          />
+          <div className="flex flex-wrap gap-2">
+            {KEEP.filter((k) => !keep.includes(k)).map((k) => (
+              <Second
+                key={k}
+                small
+                onClick={() => form.setValue('keep', keep.trim() ? `${keep.trim()}, ${k}` : k)}
+              >
+                {k}
+              </Second>
+            ))}
+          </div>
+        </div>
+        {wrong && !['/function', '/symptom', '/variant'].includes(wrong.path) && (
+          <Wrong>{wrong.reason}</Wrong>
+        )}
+        <div className="flex flex-wrap gap-3 pb-2">
+          <Action type="submit" keyName="Enter">
+            {intake ? 'Record again' : 'Record'}
+          </Action>
+          <Second onClick={save('plan')}>
+            {says.trim() ? `Plan at once: “${says.trim()}”` : 'Plan at once, the cause is known'}
+          </Second>
+        </div>
+      </section>
+      <section className="pad grid gap-4 content-start">
+        <h2 className="sec">What can hurt in it</h2>
+        {map.hazards.length === 0 && (
+          <p className="note">Nothing is on its map. Add what you know before you open it.</p>
+        )}
+        <ul className="rows">
+          {map.hazards.map((h) => (
+            <li key={h.id} className="grid grid-cols-[26px_1fr] gap-2">
+              <span className="text-brick pt-1">
+                <HazardGlyph kind={h.kind} />
+              </span>
+              <span>
+                <b>{h.name}</b>, {h.detail}
+                <span className="note block">{h.clear.caution}</span>
+              </span>
+            </li>
+          ))}
+        </ul>
+        {addable.length > 0 && (
+          <Controller
+            control={form.control}
+            name="hazards"
+            render={({ field }) => (
+              <Choices
+                many
+                label="Also in this one"
+                name="hazards"
+                value={field.value}
+                onPick={(v) =>
+                  field.onChange(
+                    field.value.includes(v as HazardKind)
+                      ? field.value.filter((x) => x !== v)
+                      : [...field.value, v as HazardKind],
+                  )
+                }
+                options={addable.map((k) => ({
+                  value: k,
+                  words: HAZARD_RECIPES.find((r) => r.kind === k)?.name ?? k,
+                }))}
+                hint="Each one gets its gate in Make safe."
+              />
+            )}
+          />
+        )}
+        <div className="border-t border-rule pt-3">
+          <h2 className="sec mb-1">On its map</h2>
+          <p className="note">
+            {map.elements.length} elements, {map.taps.length} points to look or measure at,{' '}
+            {map.access.length} {map.access.length === 1 ? 'cover' : 'covers'}.
+          </p>
+        </div>
+      </section>
+    </form>
+  );
+}

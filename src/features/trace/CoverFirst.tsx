@@ -1,0 +1,61 @@
+import { openAccess } from '../../core/job';
+import type { MapCheck } from '../../core/unit';
+import { Second } from '../../ui/Action';
+import { Posts } from '../../ui/Signs';
+import { useJob } from '../job/use-job';
+
+/** Covers still over the point of a check, outermost first. */
+export function useCoversOn(needs: string[] | undefined): { id: string; name: string }[] {
+  const { job } = useJob();
+  const open = openAccess(job);
+  const order: { id: string; name: string }[] = [];
+  const add = (id: string) => {
+    const a = job.map.access.find((x) => x.id === id);
+    if (!a || open.includes(id) || order.some((o) => o.id === id)) return;
+    for (const n of a.needs ?? []) add(n);
+    order.push(a);
+  };
+  for (const id of needs ?? []) add(id);
+  return order;
+}
+
+/** A check whose point is still covered: what has to come off first, and the short way to say that it is off. */
+export function CoverFirst({
+  check,
+  onRefused,
+}: {
+  check: MapCheck;
+  onRefused(reason: string | null): void;
+}) {
+  const { record, go } = useJob();
+  const covers = useCoversOn(check.trace.needs);
+  const next = covers[0];
+  if (!next) return null;
+  return (
+    <div className="grid grid-cols-[44px_1fr] gap-3 items-center border border-bark p-3">
+      <Posts size={36} />
+      <div className="grid gap-2">
+        <b>Held by the {covers.map((c) => c.name).join(', then the ')}: still on</b>
+        <div className="flex flex-wrap gap-2">
+          <Second
+            small
+            onClick={() =>
+              onRefused(
+                record('move.recorded', {
+                  verb: 'lift',
+                  text: `lift ${next.name}`,
+                  item: { kind: 'part', name: next.name, count: 1, place: { kind: 'shelf' } },
+                })?.reason ?? null,
+              )
+            }
+          >
+            The {next.name} is off now
+          </Second>
+          <Second small onClick={() => go('open up')}>
+            Record its screws
+          </Second>
+        </div>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,77 @@
+import type { NextStep, TraceView } from '../../core/job';
+import { hazardsOf, type UnitMap } from '../../core/unit';
+import { Warn } from '../../ui/Signs';
+import { SplitTape } from '../../ui/SplitTape';
+
+interface NextListProps {
+  map: UnitMap;
+  view: TraceView;
+  chosen: string | undefined;
+  onChoose(step: NextStep): void;
+  reckoning: boolean;
+}
+
+const SHOWN = 5;
+const minutes = (m: number) => Number(m.toFixed(m < 10 ? 1 : 0));
+
+/** What to do next, soonest mended first: checks and repairs in one list. */
+export function NextList({ map, view, chosen, onChoose, reckoning }: NextListProps) {
+  const p = new Map(view.suspects.map((s) => [s.id, s.p]));
+  const shares = [...p].map(([id, x]) => ({ id, p: x }));
+  return (
+    <section className="flex flex-col min-h-0" aria-label="Next checks">
+      <div className="lead pad pb-2!">
+        <h2 className="sec">Next checks</h2>
+        <span className="note">{reckoning ? 'reckoning' : 'soonest mended first'}</span>
+      </div>
+      <ol className="flex flex-col">
+        {view.next.slice(0, SHOWN).map((n, i) => {
+          const tested = new Set(n.check?.trace.exercises ?? (n.element ? [n.element] : []));
+          const inside = shares.filter((s) => tested.has(s.id)).reduce((a, s) => a + s.p, 0);
+          const share = Math.round(inside * 100);
+          const hazards = n.check ? hazardsOf(map, n.check) : [];
+          const now = n.id === chosen;
+          return (
+            <li
+              key={n.id}
+              className={`border-t border-rule last:border-b ${now ? 'bg-ochre-wash border-ochre' : ''}`}
+            >
+              <button
+                type="button"
+                aria-pressed={now}
+                className={`grid grid-cols-[30px_minmax(0,1fr)] w-full px-[10px] py-[9px] ${now ? 'shadow-[inset_5px_0_0_var(--color-ochre-fill)]' : 'hover:bg-inset'}`}
+                onClick={() => onChoose(n)}
+              >
+                <span className="big text-[24px] pl-1">{i + 1}</span>
+                <span className="grid gap-[5px]">
+                  <span className="flex justify-between gap-3 leading-[1.15]">
+                    <b>{n.kind === 'repair' ? `Repair: ${n.title}` : n.title}</b>
+                    <span className="big text-[17px] text-slate whitespace-nowrap">
+                      {share} | {100 - share}
+                    </span>
+                  </span>
+                  <SplitTape shares={shares.map((s) => ({ ...s, tested: tested.has(s.id) }))} />
+                  <span className="text-[14px] leading-[1.25]">{n.why}</span>
+                  <span className="flex flex-wrap text-[14px] leading-[1.2] [&>*+*]:border-l [&>*+*]:border-rule-strong [&>*+*]:pl-[9px] [&>*]:pr-[9px]">
+                    <span>
+                      <b>{minutes(n.minutes)}</b> min
+                    </span>
+                    <span>
+                      {n.openMinutes > 0 ? `${minutes(n.openMinutes)} min of it opening` : 'nothing to open'}
+                    </span>
+                    <span>mended in about {minutes(n.expectedMinutes)} min</span>
+                    {hazards[0] && (
+                      <span className="text-brick flex gap-1 items-center">
+                        <Warn size={14} /> {hazards[0].detail}
+                      </span>
+                    )}
+                  </span>
+                </span>
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+    </section>
+  );
+}

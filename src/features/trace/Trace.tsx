@@ -1,0 +1,149 @@
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { traceRequest } from '../../core/job';
+import { suspicion } from '../../core/trace';
+import { Action, Second } from '../../ui/Action';
+import { SelectField } from '../../ui/Field';
+import { useJob } from '../job/use-job';
+import { useTrace } from '../job/use-trace';
+import { Answering, type Typed } from './Answering';
+import { Chain } from './Chain';
+import { NextList } from './NextList';
+import { Recorded } from './Recorded';
+
+const percent = (p: number) => (p >= 0.995 ? 'over 99' : p < 0.01 ? 'under 1' : String(Math.round(p * 100)));
+
+/** Which element it is: the chain with its suspicion, the next best check, its answer, what was found. */
+export function Trace() {
+  const { job } = useJob();
+  if (!job.intake) return <NotTakenIn />;
+  return <TraceSheet />;
+}
+
+function NotTakenIn() {
+  const { go } = useJob();
+  return (
+    <div className="empty">
+      <h2>First say what it does wrong</h2>
+      <p>Suspicion starts from the function that fails: everything it does not need is out of it at once.</p>
+      <Action onClick={() => go('take in')}>Take in</Action>
+    </div>
+  );
+}
+
+function TraceSheet() {
+  const { job, record, go } = useJob();
+  const { view, reckoning } = useTrace(job);
+  const [picked, setPicked] = useState<string | null>(null);
+  const [typed, setTyped] = useState<Typed | null>(null);
+
+  const bestCheck = view.next.find((n) => n.kind === 'check')?.id;
+  const chosenId = picked ?? (view.enough ? undefined : bestCheck);
+  const chosen = view.checks.find((c) => c.id === chosenId);
+  const now = useMemo(() => new Map(view.answer.belief.map((b) => [b.id, b.p])), [view]);
+  const forecast = useMemo(() => {
+    if (!typed || typed.check !== chosenId) return null;
+    return new Map(suspicion(traceRequest(job, typed)).belief.map((b) => [b.id, b.p]));
+  }, [typed, chosenId, job]);
+  const onTyped = useCallback((t: Typed | null) => setTyped(t), []);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new entry sets the choice back to the best
+  useEffect(() => {
+    setPicked(null);
+    setTyped(null);
+  }, [job.trace.length]);
+
+  const top = view.suspects[0];
+  const element = job.map.elements.find((e) => e.id === top?.id);
+  const repair = view.next.find((n) => n.kind === 'repair');
+
+  return (
+    <div className="cols">
+      <div className="grid content-start min-w-0">
+        <section className="pad pb-2! grid gap-2">
+          <div className="lead">
+            <h2 className="headline">
+              {view.enough ? 'Enough known' : 'Most suspect'}: {element?.name}{' '}
+              <span className="whitespace-nowrap">
+                {top?.id}, {percent(top?.p ?? 0)} %
+              </span>
+            </h2>
+            {forecast ? (
+              <span className="note flex items-center gap-2">
+                <svg width="26" height="6" aria-hidden="true">
+                  <path d="M0 3H26" stroke="var(--color-ochre)" strokeWidth="2.2" strokeDasharray="5 3" />
+                </svg>
+                level once this is recorded
+              </span>
+            ) : (
+              <span className="note">{chosen ? 'slate: what this check tests' : ''}</span>
+            )}
+          </div>
+          <Chain
+            map={job.map}
+            checks={view.checks}
+            records={job.trace}
+            suspicion={now}
+            forecast={forecast}
+            chosen={chosen}
+          />
+          {view.answer.contradiction && (
+            <p className="text-ochre font-[600]">
+              These answers do not fit any single fault. Take the most surprising one again, or look for two.
+            </p>
+          )}
+        </section>
+        <div className="grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] max-[760px]:grid-cols-1 border-t border-rule-strong">
+          <section className="pad border-r border-rule grid gap-3 content-start">
+            {view.enough && !picked && repair ? (
+              <div className="grid gap-3">
+                <h3 className="sec">Enough to repair</h3>
+                <p>{view.reason}</p>
+                <div className="flex flex-wrap gap-3">
+                  <Action keyName="3" onClick={() => go('plan')}>
+                    Plan: {repair.title}
+                  </Action>
+                </div>
+              </div>
+            ) : chosen ? (
+              <>
+                <Answering
+                  check={chosen}
+                  onAnswer={(a) => record('check.recorded', a)?.reason ?? null}
+                  onTyped={onTyped}
+                />
+                <p className="note">{view.reason}</p>
+              </>
+            ) : (
+              <p className="note">No check is left that would tell anything. {view.reason}</p>
+            )}
+            <div className="flex flex-wrap gap-3 items-end">
+              <SelectField
+                label="Another check"
+                value={picked ?? ''}
+                onChange={(e) => setPicked(e.target.value || null)}
+                className="max-w-[340px]"
+              >
+                <option value="">{view.enough ? 'none, it is enough' : 'the best one'}</option>
+                {view.checks.map((c) => (
+                  <option key={c.id} value={c.id}>
+                    {c.title}
+                  </option>
+                ))}
+              </SelectField>
+              {!view.enough && <Second onClick={() => go('plan')}>Repair anyway</Second>}
+            </div>
+          </section>
+          <div className="pad">
+            <Recorded job={job} checks={view.checks} />
+          </div>
+        </div>
+      </div>
+      <NextList
+        map={job.map}
+        view={view}
+        chosen={chosenId}
+        onChoose={(n) => (n.kind === 'check' ? setPicked(n.id) : go('plan'))}
+        reckoning={reckoning}
+      />
+    </div>
+  );
+}

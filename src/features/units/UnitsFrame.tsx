@@ -1,0 +1,50 @@
+import { type ReactNode, useMemo, useState } from 'react';
+import { Head } from '../../ui/Head';
+import { KeysDialog, useKeys } from '../../ui/Keys';
+import { toggleTheme } from '../../ui/ThemeButton';
+
+const HELP = [
+  { keys: 'B', does: 'bench' },
+  { keys: 'N', does: 'night and day' },
+  { keys: '?', does: 'these keys' },
+];
+
+/** Frame of the views that belong to no job. */
+export function UnitsFrame({
+  tag,
+  title,
+  about,
+  children,
+}: {
+  tag: string;
+  title: string;
+  about: string;
+  children: ReactNode;
+}) {
+  const [keys, setKeys] = useState(false);
+  const bindings = useMemo(
+    () => ({
+      b: () => window.location.assign('/'),
+      n: () => void toggleTheme(),
+      '?': () => setKeys(true),
+      'Shift+?': () => setKeys(true),
+    }),
+    [],
+  );
+  useKeys(bindings);
+  return (
+    <div className="frame grid-cols-[minmax(0,1fr)]!">
+      <Head
+        tag={<span className="tag mono">{tag}</span>}
+        title={title}
+        about={about}
+        onKeys={() => setKeys(true)}
+      >
+        <a href="/units">Units</a>
+        <a href="/">Bench</a>
+      </Head>
+      <main className="main col-start-1! border-l-0!">{children}</main>
+      <KeysDialog open={keys} onClose={() => setKeys(false)} help={HELP} />
+    </div>
+  );
+}

@@ -1,0 +1,64 @@
+import { defineMiddleware } from 'astro:middleware';
+import { Problem, problemResponse } from './server/problem';
+
+const FALLBACK_CSP =
+  "default-src 'self'; style-src 'self' 'unsafe-inline'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'";
+const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]']);
+
+/** Hosts that may be asked for: loopback, and what HOST names. Keeps a foreign name from being pointed here. */
+const known = (host: string | null) => {
+  const name = (host ?? '').replace(/:\d+$/, '');
+  return LOOPBACK.has(name) || name === process.env.HOST;
+};
+
+/** A write from another site: browsers say where a request comes from, other programs need not. */
+const foreign = (request: Request) => {
+  if (request.method === 'GET' || request.method === 'HEAD') return false;
+  const origin = request.headers.get('origin');
+  const site = request.headers.get('sec-fetch-site');
+  if (site && site !== 'same-origin' && site !== 'none') return true;
+  return origin !== null && new URL(origin).host !== request.headers.get('host');
+};
+
+const guarded = (request: Request): Response | null => {
+  if (!known(request.headers.get('host'))) {
+    return problemResponse(new Problem(421, 'Not this Mulch', 'ask for it by the address it is bound to'));
+  }
+  let from = true;
+  try {
+    from = foreign(request);
+  } catch {
+    // An Origin that is no address is foreign.
+  }
+  return from
+    ? problemResponse(new Problem(403, 'Other origin', 'writes are taken from this Mulch only'))
+    : null;
+};
+
+export const onRequest = defineMiddleware(async (ctx, next) => {
+  const response = guarded(ctx.request) ?? (await next());
+  const { headers } = response;
+  const csp = headers.get('content-security-policy');
+  // Astro hashes its style tags, which would switch off the style attributes that drawings need.
+  headers.set(
+    'content-security-policy',
+    csp ? csp.replace(/style-src [^;]*;/, "style-src 'self' 'unsafe-inline';") : FALLBACK_CSP,
+  );
+  headers.set('x-content-type-options', 'nosniff');
+  headers.set('referrer-policy', 'same-origin');
+  headers.set('cross-origin-opener-policy', 'same-origin');
+  const type = headers.get('content-type') ?? '';
+  const accepts = ctx.request.headers.get('accept-encoding') ?? '';
+  if (response.body && /^(text\/|application\/(problem\+)?json)/.test(type) && accepts.includes('gzip')) {
+    const zipped = new Headers(headers);
+    zipped.set('content-encoding', 'gzip');
+    zipped.delete('content-length');
+    zipped.append('vary', 'accept-encoding');
+    return new Response(response.body.pipeThrough(new CompressionStream('gzip')), {
+      status: response.status,
+      statusText: response.statusText,
+      headers: zipped,
+    });
+  }
+  return response;
+});

@@ -1,0 +1,31 @@
+import type { ReactNode } from 'react';
+import { ThemeButton } from './ThemeButton';
+
+interface HeadProps {
+  tag: ReactNode;
+  title: string;
+  about?: ReactNode;
+  /** further buttons and links, before Keys and Night */
+  children?: ReactNode;
+  onKeys(): void;
+}
+
+/** The head of every view: a tag, what is on the bench, where one can go. */
+export function Head({ tag, title, about, children, onKeys }: HeadProps) {
+  return (
+    <header className="head weave">
+      <div className="head-tag">{tag}</div>
+      <div className="head-title">
+        <h1>{title}</h1>
+        {about && <p>{about}</p>}
+      </div>
+      <nav aria-label="Everywhere">
+        {children}
+        <button type="button" onClick={onKeys}>
+          Keys <kbd aria-hidden="true">?</kbd>
+        </button>
+        <ThemeButton />
+      </nav>
+    </header>
+  );
+}
