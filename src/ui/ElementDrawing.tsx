@@ -34,16 +34,16 @@ const board = ({ w, h }: Size) => (
 
 const cable = ({ w, h }: Size) => {
   const cores = 9;
-  const step = (w - 14) / (cores - 1);
+  const at = Array.from({ length: cores }, (_, i) => 7 + (i * (w - 14)) / (cores - 1));
   return (
     <>
       <g stroke="var(--color-bark-3)" fill="none">
-        {Array.from({ length: cores }, (_, i) => (
+        {at.map((x) => (
           <path
-            key={7 + i * step}
-            d={`M${7 + i * step} 10V${h - 10}`}
-            stroke={i === 0 ? '#B23A22' : undefined}
-            strokeWidth={i === 0 ? 2.4 : 1}
+            key={x}
+            d={`M${x} 10V${h - 10}`}
+            stroke={x === 7 ? '#B23A22' : undefined}
+            strokeWidth={x === 7 ? 2.4 : 1}
           />
         ))}
       </g>

@@ -22,7 +22,7 @@ export function Head({ tag, title, about, children, onKeys }: HeadProps) {
       <nav aria-label="Everywhere">
         {children}
         <button type="button" onClick={onKeys}>
-          Keys <kbd aria-hidden="true">?</kbd>
+          Keys <kbd>?</kbd>
         </button>
         <ThemeButton />
       </nav>

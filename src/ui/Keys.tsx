@@ -24,7 +24,16 @@ export function useKeys(bindings: Record<string, (e: KeyboardEvent) => void>): v
       Object.entries(bindings).map(([k, f]) => [
         k,
         (e: KeyboardEvent) => {
-          if (typing(e.target) || document.querySelector('[role=dialog]') || localStorage.getItem(OFF))
+          const pressing =
+            /Space|^ /.test(k) &&
+            e.target instanceof HTMLElement &&
+            e.target.closest('button, a, [role=button]');
+          if (
+            pressing ||
+            typing(e.target) ||
+            document.querySelector('[role=dialog]') ||
+            localStorage.getItem(OFF)
+          )
             return;
           e.preventDefault();
           f(e);

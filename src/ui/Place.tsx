@@ -103,7 +103,7 @@ export function Place({
       </span>
       <span className="pic">{picture}</span>
       <span className="spec">{spec}</span>
-      {from && <span className="from">{from}</span>}
+      {from && !twin && <span className="from">{from}</span>}
       {twin && <span className="twin">{twin}</span>}
     </>
   );

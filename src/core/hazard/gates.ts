@@ -22,7 +22,7 @@ export interface HazardState {
   proof?: Proof;
   /** a gate passed against advice: why */
   passed?: { reason: string; at: string };
-  /** what made it live again, and when */
+  /** what made it live again after it had been made safe, and when */
   armed?: { by: string; at: string };
 }
 
@@ -66,7 +66,9 @@ export const firstHazards = (hazards: Hazard[]): HazardState[] =>
 export function arm(hazards: Hazard[], states: HazardState[], by: string, at: string): HazardState[] {
   return states.map((s) => {
     const h = hazards.find((x) => x.id === s.id);
-    return h && isArmedBy(h, by) ? { id: s.id, status: 'live', armed: { by, at } } : s;
+    if (!h || !isArmedBy(h, by)) return s;
+    const again = s.status === 'made safe' || s.armed !== undefined;
+    return { id: s.id, status: 'live', ...(again ? { armed: { by, at } } : {}) };
   });
 }
 
@@ -104,7 +106,7 @@ export function clearGate(
     demand(done.unit === wanted.unit, `this gate is read in ${wanted.unit}`, '/unit');
     demand(
       Math.abs(done.reading) <= wanted.max,
-      `${done.reading} ${wanted.unit} at ${wanted.at} is over ${wanted.max} ${wanted.unit}. Wait, or bleed it, and read again`,
+      `${done.reading} ${wanted.unit} at ${wanted.at} is over ${wanted.max} ${wanted.unit}: still live. Wait, bleed it, or find what feeds it, and read again`,
       '/reading',
     );
     proof.reading = done.reading;

@@ -1,3 +1,4 @@
+import { holds } from './cover';
 import { type BackState, type Item, placeWords, specOf, tally, WAY_BACK } from './items';
 import { type Cover, closeRefusals, type Ledger } from './ledger';
 
@@ -59,6 +60,21 @@ function stepOf(item: Item): WayBackStep | null {
   return null;
 }
 
+/** Last off, first on; but a cover goes on before its own screws, even where they were recorded late. */
+function homeward(ledger: Ledger): Item[] {
+  const order = [...ledger.items].reverse();
+  for (const cover of ledger.covers) {
+    const at = order.findIndex((i) => i.cover === cover.id);
+    if (at < 0) continue;
+    const early = order.slice(0, at).filter((i) => holds(i.from, cover));
+    if (early.length === 0) continue;
+    const rest = order.filter((i) => !early.includes(i));
+    rest.splice(rest.findIndex((i) => i.cover === cover.id) + 1, 0, ...early);
+    order.splice(0, order.length, ...rest);
+  }
+  return order;
+}
+
 /**
  * The way back, written from what was really recorded: last off, first on; a cover's close follows
  * its own screws. Things already home are left out.
@@ -68,7 +84,7 @@ function stepOf(item: Item): WayBackStep | null {
  * @example wayBack(ledger)[0].text // 'Plug in J7'
  */
 export function wayBack(ledger: Ledger): WayBackStep[] {
-  const order = [...ledger.items].reverse();
+  const order = homeward(ledger);
   const steps: WayBackStep[] = [];
   const open = ledger.covers.filter((c) => c.state !== 'final');
   const closeStep = (cover: Cover): WayBackStep => {
@@ -83,12 +99,7 @@ export function wayBack(ledger: Ledger): WayBackStep[] {
   };
   const lastOf = new Map<Cover, number>();
   for (const cover of open) {
-    const own = order.findLastIndex(
-      (i) =>
-        i.cover === cover.id ||
-        i.from?.toLowerCase() === cover.name.toLowerCase() ||
-        i.from?.toLowerCase() === cover.id.toLowerCase(),
-    );
+    const own = order.findLastIndex((i) => i.cover === cover.id || holds(i.from, cover));
     lastOf.set(cover, own);
   }
   order.forEach((item, k) => {

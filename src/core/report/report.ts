@@ -1,4 +1,4 @@
-import { beforeAfter, type JobEvent, type JobState, verdictOf } from '../job';
+import { beforeAfter, effective, type JobEvent, type JobState, verdictOf } from '../job';
 import { placeWords, specOf, tally } from '../ledger';
 import { deriveChecks, formatReading } from '../unit';
 
@@ -85,27 +85,15 @@ export function reportOf(state: JobState, events: JobEvent[]): ReportSection[] {
   );
   section(
     'Made safe',
-    state.hazards.flatMap((s): ReportLine[] => {
-      const h = state.map.hazards.find((x) => x.id === s.id);
-      if (!h) return [];
-      if (s.proof) {
-        const read =
-          s.proof.reading === undefined
-            ? ''
-            : `, read ${formatReading(s.proof.reading, s.proof.unit ?? '')} by ${s.proof.source}`;
-        return [{ at: s.proof.at, text: `${h.name}: ${s.proof.act}${read}` }];
-      }
-      if (s.passed)
-        return [{ at: s.passed.at, text: `${h.name}: gate passed against advice`, result: s.passed.reason }];
-      return s.armed
-        ? [
-            {
-              at: s.armed.at,
-              text: `${h.name}: live again`,
-              result: s.armed.by === 'power' ? 'the power came on' : `${s.armed.by} went in`,
-            },
-          ]
-        : [];
+    effective(events).flatMap((e): ReportLine[] => {
+      if (e.type !== 'gate.cleared' && e.type !== 'gate.passed') return [];
+      const h = state.map.hazards.find((x) => x.id === e.hazard);
+      const name = h?.name ?? e.hazard;
+      if (e.type === 'gate.passed')
+        return [{ at: e.at, text: `${name}: gate passed against advice`, result: e.reason }];
+      const read =
+        e.reading === undefined ? '' : `read ${formatReading(e.reading, e.unit ?? '')} by ${e.source}`;
+      return [{ at: e.at, text: `${name}: ${h?.clear.act ?? 'cleared'}`, ...(read ? { result: read } : {}) }];
     }),
   );
   section('Done', [

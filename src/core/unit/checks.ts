@@ -8,7 +8,10 @@ export type CheckHow = 'symptom' | 'look' | 'listen' | 'measure' | 'flex' | 'con
 export interface MapCheck {
   id: string;
   how: CheckHow;
+  /** short: "Measure at TP5" */
   title: string;
+  /** what that point or part is: "left drive in" */
+  about: string;
   /** what each answer would say */
   ok: string;
   bad: string;
@@ -35,7 +38,8 @@ function tapCheck(map: UnitMap, tap: Tap): MapCheck {
   return {
     id: `tap:${tap.id}`,
     how: tap.how,
-    title: `${verb} at ${tap.id}, ${tap.name}`,
+    title: `${verb} at ${tap.id}`,
+    about: tap.name,
     ok: tap.how === 'measure' ? 'in range' : 'as it should be',
     bad: tap.how === 'measure' ? 'out of range' : 'not as it should be',
     why: after.length
@@ -67,7 +71,8 @@ export function deriveChecks(map: UnitMap): MapCheck[] {
     return {
       id: `symptom:${f.id}`,
       how: 'symptom',
-      title: `${f.name}, as the user finds it`,
+      title: `Try: ${f.name.charAt(0).toLowerCase()}${f.name.slice(1)}`,
+      about: 'as the user finds it',
       ok: 'works',
       bad: 'fails',
       why: `Everything from the source to ${f.output} has to work for this.`,
@@ -81,6 +86,7 @@ export function deriveChecks(map: UnitMap): MapCheck[] {
       id,
       how: 'flex',
       title: `Flex ${e.id} while it runs`,
+      about: e.name,
       ok: 'nothing changes',
       bad: 'comes and goes',
       why: `If the fault comes and goes with it, ${e.id} or its ends are the fault.`,
@@ -99,7 +105,8 @@ export function deriveChecks(map: UnitMap): MapCheck[] {
     return {
       id,
       how: 'continuity',
-      title: `Continuity of ${e.id}, end to end`,
+      title: `Continuity of ${e.id}`,
+      about: `${e.name}, end to end`,
       ok: 'every core passes',
       bad: 'a core is open',
       why: `An open core in ${e.id} is found with the power off; a core that only opens when moved may pass.`,

@@ -1,6 +1,7 @@
 import { format } from 'date-fns';
 import { useEffect, useMemo, useState } from 'react';
 import type { JobSummary } from '../../core/job';
+import { Frame } from '../../ui/Frame';
 import { Head } from '../../ui/Head';
 import { KeysDialog, useKeys } from '../../ui/Keys';
 import { toggleTheme } from '../../ui/ThemeButton';
@@ -82,7 +83,7 @@ export function Bench({
   const gone = summaries.filter((j) => j.handedOver);
   const off = summaries.reduce((n, j) => n + (j.handedOver ? 0 : j.off), 0);
   return (
-    <div className="frame">
+    <Frame>
       <Head
         tag={<span className="tag mono min-w-[92px]">{day}</span>}
         title="Bench"
@@ -115,6 +116,6 @@ export function Bench({
       </main>
       <OutOfPlace jobs={summaries} />
       <KeysDialog open={keys} onClose={() => setKeys(false)} help={HELP} />
-    </div>
+    </Frame>
   );
 }

@@ -26,7 +26,7 @@ export function JobRow({ job, first }: { job: JobSummary; first: boolean }) {
           {job.symptom && <span className="note block">“{job.symptom}”</span>}
         </span>
         <span className="grid gap-1 max-[900px]:col-start-2">
-          <MiniRun statuses={job.run.map((r) => r.status)} />
+          <MiniRun run={job.run} />
           <span className="text-[14px]">
             <b>{STOP_TITLE[job.stop]}</b>
             {job.off > 0 && `, ${job.off} off`}

@@ -1,6 +1,7 @@
 import type { JobSummary } from '../../core/job';
 import { FreePlace, Place } from '../../ui/Place';
 import { Screw } from '../../ui/Screw';
+import { ScrollRow } from '../../ui/ScrollRow';
 import { jobPath } from '../job/stop-path';
 
 /** Things of all jobs that are not where they should be, and what is live on any of them. */
@@ -33,8 +34,7 @@ export function OutOfPlace({ jobs }: { jobs: JobSummary[] }) {
           </span>
           <span>no job closes while one of its things is here</span>
         </div>
-        {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a row that scrolls has to be reachable by key */}
-        <div className="tray-row" tabIndex={0} role="group" aria-label="Things out of place">
+        <ScrollRow className="tray-row" label="Things out of place">
           {lost.length === 0 && <FreePlace>nothing lost</FreePlace>}
           {lost.map((m) => (
             <div key={`${m.job.id} ${m.spec} ${m.place}`} className="flex gap-3">
@@ -66,7 +66,7 @@ export function OutOfPlace({ jobs }: { jobs: JobSummary[] }) {
               </div>
             </div>
           ))}
-        </div>
+        </ScrollRow>
       </section>
     </div>
   );

@@ -10,6 +10,8 @@ import { TickBox } from '../../ui/Signs';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 
+const SHOWN = 3;
+
 /** The way back, written from what was really recorded: the next thing big, the rest below it. */
 export function CloseUp() {
   const { job, go } = useJob();
@@ -341,9 +343,10 @@ function Covers() {
               </span>
               {reasons.length > 0 && (
                 <ul className="note list-disc pl-5">
-                  {reasons.map((r) => (
+                  {reasons.slice(0, SHOWN).map((r) => (
                     <li key={r}>{r}</li>
                   ))}
+                  {reasons.length > SHOWN && <li>and {reasons.length - SHOWN} more</li>}
                 </ul>
               )}
               {c.state !== 'final' && (

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { type JobEvent, STOPS, type Stop } from '../../core/job';
+import { Frame } from '../../ui/Frame';
 import { Head } from '../../ui/Head';
 import { KeysDialog, useKeys } from '../../ui/Keys';
 import { toggleTheme } from '../../ui/ThemeButton';
@@ -46,13 +47,14 @@ const HELP = [
   { keys: '?', does: 'these keys' },
 ];
 
+const focus = (selector: string) => document.querySelector<HTMLElement>(selector)?.focus();
+
 function View() {
   const { job, stop, go, undo, redo, snapshot } = useJob();
   const [keysOpen, setKeysOpen] = useState(false);
   const [parking, setParking] = useState(false);
   const [refusal, setRefusal] = useState<string | null>(null);
   const Sheet = SHEETS[stop];
-  const focus = (selector: string) => document.querySelector<HTMLElement>(selector)?.focus();
   const bindings = useMemo(
     () => ({
       ...Object.fromEntries(STOPS.map((s, i) => [String(i + 1), () => go(s)])),
@@ -74,7 +76,7 @@ function View() {
     .filter(Boolean)
     .join(', ');
   return (
-    <div className="frame">
+    <Frame>
       <Head
         tag={<span className="tag mono">{job.tag}</span>}
         title={job.map.name}
@@ -87,7 +89,7 @@ function View() {
       >
         {snapshot.unsent > 0 && <span className="text-ochre text-[14px]">{snapshot.unsent} unsent</span>}
         <button type="button" onClick={() => setRefusal(undo()?.reason ?? null)}>
-          Undo <kbd aria-hidden="true">U</kbd>
+          Undo <kbd>U</kbd>
         </button>
         {!job.handedOver && !job.parked && (
           <button type="button" onClick={() => setParking(true)}>
@@ -107,7 +109,7 @@ function View() {
       </div>
       {parking && <ParkDialog onClose={() => setParking(false)} />}
       <KeysDialog open={keysOpen} onClose={() => setKeysOpen(false)} help={HELP} />
-    </div>
+    </Frame>
   );
 }
 

@@ -3,6 +3,7 @@ import { type Item, lookAlike, specOf, tally, threadMm, twins } from '../../core
 import { PartPicture } from '../../ui/PartPicture';
 import { FreePlace, Place, type PlaceLook } from '../../ui/Place';
 import { Screw } from '../../ui/Screw';
+import { ScrollRow } from '../../ui/ScrollRow';
 import { ItemDialog } from './ItemDialog';
 import { useJob } from './use-job';
 
@@ -80,8 +81,7 @@ export function Tray() {
             : `${off} ${off === 1 ? 'place' : 'places'} in use`}
         </span>
       </div>
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a row that scrolls has to be reachable by key */}
-      <div className="tray-row" tabIndex={0} role="group" aria-label="Places of the tray">
+      <ScrollRow className="tray-row" label="Places of the tray">
         {items.map((i) => {
           const { figure, word } = figures(i);
           return (
@@ -108,7 +108,7 @@ export function Tray() {
         </FreePlace>
         {items.length < 6 &&
           Array.from({ length: 6 - items.length }, (_, i) => i).map((i) => <FreePlace key={i} />)}
-      </div>
+      </ScrollRow>
       {item && <ItemDialog item={item} onClose={() => setOpen(null)} />}
     </section>
   );

@@ -154,7 +154,7 @@ function PlanSheet() {
           hint="It stands in the report. Left empty, it says what the trace says."
         />
         {wrong && <Wrong>{wrong.reason}</Wrong>}
-        <div className="flex flex-wrap gap-3">
+        <div className="bar">
           <Action type="submit" keyName="Enter">
             {chosen ? chosen.remedy.name : 'Choose'}, {minutes(chosen?.minutes ?? 0)}
           </Action>

@@ -154,7 +154,7 @@ export function TakeIn() {
         {wrong && !['/function', '/symptom', '/variant'].includes(wrong.path) && (
           <Wrong>{wrong.reason}</Wrong>
         )}
-        <div className="flex flex-wrap gap-3 pb-2">
+        <div className="bar">
           <Action type="submit" keyName="Enter">
             {intake ? 'Record again' : 'Record'}
           </Action>

@@ -16,6 +16,8 @@ export interface Typed {
 
 interface AnsweringProps {
   check: MapCheck;
+  /** what each answer would point to now, when it is known */
+  why?: string | undefined;
   /** records the answer; the reason when it is refused */
   onAnswer(a: Typed & { source: 'meter' | 'eye' }): string | null;
   /** what is typed but not recorded, for the forecast */
@@ -31,7 +33,7 @@ function read(text: string): { value?: number; wrong?: string } {
 }
 
 /** The answer to one check: a reading against what is expected, or one of two words. */
-export function Answering({ check, onAnswer, onTyped }: AnsweringProps) {
+export function Answering({ check, why, onAnswer, onTyped }: AnsweringProps) {
   const { job } = useJob();
   const [text, setText] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);
@@ -67,7 +69,7 @@ export function Answering({ check, onAnswer, onTyped }: AnsweringProps) {
     <div className="grid gap-2 content-start">
       <div className="lead">
         <h3 className="sec">{check.title}</h3>
-        {check.tap?.note && <span className="note">{check.tap.note}</span>}
+        <span className="note">{[check.about, check.tap?.note].filter(Boolean).join('; ')}</span>
       </div>
       {hazards.length > 0 && (
         <p className="flex gap-2 text-brick font-[600] text-[14px]">
@@ -148,7 +150,7 @@ export function Answering({ check, onAnswer, onTyped }: AnsweringProps) {
         </form>
       ) : (
         <>
-          <p className="text-bark-2">{check.why}</p>
+          <p className="text-bark-2">{why ?? check.why}</p>
           <div className="grid grid-cols-2 gap-3">
             {(['ok', 'bad'] as const).map((o) => (
               <Second

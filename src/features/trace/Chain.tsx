@@ -2,6 +2,7 @@ import { useId, useMemo } from 'react';
 import { type TraceRecord, verdictOf } from '../../core/job';
 import { formatReading, type MapCheck, type UnitMap } from '../../core/unit';
 import { ElementDrawing, groundOf } from '../../ui/ElementDrawing';
+import { ScrollRow } from '../../ui/ScrollRow';
 import { TickBox } from '../../ui/Signs';
 import { type Box, layoutChain } from './layout';
 
@@ -38,7 +39,7 @@ function Element({
   const { w, h } = box;
   const level = Math.max(p * h, 1);
   const size = h < 100 ? (top ? 28 : 21) : top ? 34 : 24;
-  const y = Math.min(h - 8, Math.max(size + 2, h - level - 7));
+  const y = Math.min(h - 8, Math.max(size + (h < 100 ? 14 : 2), h - level - 7));
   const ground = groundOf(box.kind);
   const moved = then !== undefined && Math.abs(then - p) >= 0.01;
   const thenY = h - (then ?? 0) * h;
@@ -154,8 +155,7 @@ export function Chain({ map, checks, records, suspicion, forecast, chosen }: Cha
 
   return (
     <div className="grid gap-2">
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a drawing that scrolls has to be reachable by key */}
-      <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Chain of the unit">
+      <ScrollRow className="overflow-x-auto" label="Chain of the unit">
         <svg
           width="100%"
           viewBox={`-6 0 ${width} ${TOP + layout.height + FOOT}`}
@@ -295,7 +295,7 @@ export function Chain({ map, checks, records, suspicion, forecast, chosen }: Cha
             );
           })}
         </svg>
-      </div>
+      </ScrollRow>
       {layout.beside.length > 0 && (
         <ul className="flex flex-wrap gap-x-5 gap-y-1 bg-inset border border-rule px-2 py-1.5 text-[14px]">
           {layout.beside.map((e) => {

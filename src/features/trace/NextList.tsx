@@ -45,21 +45,22 @@ export function NextList({ map, view, chosen, onChoose, reckoning }: NextListPro
                 <span className="big text-[24px] pl-1">{i + 1}</span>
                 <span className="grid gap-[5px]">
                   <span className="flex justify-between gap-3 leading-[1.15]">
-                    <b>{n.kind === 'repair' ? `Repair: ${n.title}` : n.title}</b>
+                    <span>
+                      <b>{n.kind === 'repair' ? `Repair: ${n.title}` : n.title}</b>
+                      {n.check && <span className="text-[14px]"> {n.check.about}</span>}
+                    </span>
                     <span className="big text-[17px] text-slate whitespace-nowrap">
                       {share} | {100 - share}
                     </span>
                   </span>
                   <SplitTape shares={shares.map((s) => ({ ...s, tested: tested.has(s.id) }))} />
-                  <span className="text-[14px] leading-[1.25]">{n.why}</span>
+                  {(now || i === 0) && <span className="text-[14px] leading-[1.25]">{n.why}</span>}
                   <span className="flex flex-wrap text-[14px] leading-[1.2] [&>*+*]:border-l [&>*+*]:border-rule-strong [&>*+*]:pl-[9px] [&>*]:pr-[9px]">
                     <span>
                       <b>{minutes(n.minutes)}</b> min
                     </span>
-                    <span>
-                      {n.openMinutes > 0 ? `${minutes(n.openMinutes)} min of it opening` : 'nothing to open'}
-                    </span>
-                    <span>mended in about {minutes(n.expectedMinutes)} min</span>
+                    <span>{n.openMinutes > 0 ? `opening ${minutes(n.openMinutes)}` : 'stays shut'}</span>
+                    <span>mended in {minutes(n.expectedMinutes)}</span>
                     {hazards[0] && (
                       <span className="text-brick flex gap-1 items-center">
                         <Warn size={14} /> {hazards[0].detail}

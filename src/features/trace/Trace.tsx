@@ -107,6 +107,7 @@ function TraceSheet() {
               <>
                 <Answering
                   check={chosen}
+                  why={view.next.find((n) => n.id === chosen.id)?.why}
                   onAnswer={(a) => record('check.recorded', a)?.reason ?? null}
                   onTyped={onTyped}
                 />

@@ -25,7 +25,7 @@ const OTHER = 68;
 const GAP = 16;
 const LANE_GAP = 12;
 const ONE_LANE = 132;
-const LANE = 88;
+const LANE = 74;
 
 /**
  * Lays the chain out from source to output: columns by rank along the signal, channels as lanes.

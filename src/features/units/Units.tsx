@@ -68,7 +68,13 @@ export function Units({ units }: { units: Row[] }) {
             <div className="flex gap-[3px] overflow-hidden" aria-hidden="true">
               {u.map.elements.slice(0, 12).map((e) => (
                 <span key={e.id} className="text-center">
-                  <svg width="44" height="48" viewBox="0 0 116 126" preserveAspectRatio="none">
+                  <svg
+                    width="44"
+                    height="48"
+                    viewBox="0 0 116 126"
+                    preserveAspectRatio="none"
+                    aria-hidden="true"
+                  >
                     <ElementDrawing kind={e.kind} w={116} h={126} />
                     <rect width="116" height="126" fill="none" stroke="var(--color-bark)" strokeWidth="3" />
                   </svg>

@@ -1,4 +1,5 @@
 import { type ReactNode, useMemo, useState } from 'react';
+import { Frame } from '../../ui/Frame';
 import { Head } from '../../ui/Head';
 import { KeysDialog, useKeys } from '../../ui/Keys';
 import { toggleTheme } from '../../ui/ThemeButton';
@@ -33,7 +34,7 @@ export function UnitsFrame({
   );
   useKeys(bindings);
   return (
-    <div className="frame grid-cols-[minmax(0,1fr)]!">
+    <Frame className="grid-cols-[minmax(0,1fr)]!">
       <Head
         tag={<span className="tag mono">{tag}</span>}
         title={title}
@@ -45,6 +46,6 @@ export function UnitsFrame({
       </Head>
       <main className="main col-start-1! border-l-0!">{children}</main>
       <KeysDialog open={keys} onClose={() => setKeys(false)} help={HELP} />
-    </div>
+    </Frame>
   );
 }

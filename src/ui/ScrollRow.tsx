@@ -1,0 +1,17 @@
+import type { ReactNode } from 'react';
+
+/** Something wider than its place, that scrolls and can be reached by key for it. */
+export const ScrollRow = ({
+  label,
+  className = '',
+  children,
+}: {
+  label: string;
+  className?: string;
+  children: ReactNode;
+}) => (
+  // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls has to be reachable by key
+  <div className={className} tabIndex={0} role="group" aria-label={label}>
+    {children}
+  </div>
+);
