@@ -19,7 +19,10 @@ export async function exportJob(db: Database, job: string, now: Date): Promise<J
  *
  * @throws Problem 422 with the path of the event that breaks a rule, 409 when the stories part
  */
-export function importJob(db: Database, file: JobFile): Promise<{ id: string; tag: string; added: number }> {
+export async function importJob(
+  db: Database,
+  file: JobFile,
+): Promise<{ id: string; tag: string; added: number }> {
   const { events, job } = file;
   const ids = new Set<string>();
   events.forEach((e, i) => {

@@ -9,7 +9,7 @@ import { Problem } from './problem';
  *
  * @throws Refusal with the path inside the map, Problem 409 when somebody saved in between
  */
-export function saveUnit(
+export async function saveUnit(
   db: Database,
   { id, version, map, place }: SaveUnit,
   now: Date,

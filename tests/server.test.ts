@@ -1,0 +1,213 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { ulid } from 'ulid';
+import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { fold, type JobEvent } from '../src/core/job';
+import { type Database, openDatabase } from '../src/data/database';
+import { allSummaries } from '../src/data/jobs';
+import { allUnits } from '../src/data/units';
+import { DEMO_UNITS } from '../src/demo/jobs';
+import { seedDemo } from '../src/demo/seed';
+import { isJobFile } from '../src/gen/validators.js';
+import { exportJob, importJob } from '../src/server/job-file';
+import { nextTag, openJob } from '../src/server/open-job';
+import { postEvents } from '../src/server/post-events';
+import { Problem } from '../src/server/problem';
+import { saveUnit } from '../src/server/save-unit';
+
+let folder = '';
+let db: Database;
+const open = (at: string) => openDatabase({ folder: at, migrations: path.resolve('drizzle') });
+beforeEach(async () => {
+  folder = mkdtempSync(path.join(tmpdir(), 'mulch-unit-'));
+  db = await open(folder);
+  await seedDemo(db, new Date('2026-11-25T15:00:00Z'));
+});
+afterEach(() => {
+  db.close();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+const problem = async (p: Promise<unknown>): Promise<Problem> => {
+  const error = await p.then(
+    () => null,
+    (e: unknown) => e,
+  );
+  if (error instanceof Problem) return error;
+  throw new Error(`expected a problem, got ${String(error)}`);
+};
+const note = (text: string): JobEvent => ({
+  id: ulid(),
+  at: new Date().toISOString(),
+  by: 'Ines',
+  type: 'note.added',
+  text,
+});
+const job = async (tag = 'SP-109') => (await allSummaries(db.read)).find((s) => s.tag === tag)?.id ?? '';
+
+describe('demo', () => {
+  it('seeds five units and five jobs once', async () => {
+    expect(await seedDemo(db, new Date())).toBe(false);
+    expect((await allUnits(db.read)).length).toBe(DEMO_UNITS.length);
+    expect((await allSummaries(db.read)).map((s) => s.tag).sort()).toEqual([
+      'SP-098',
+      'SP-109',
+      'SP-115',
+      'SP-117',
+      'SP-126',
+    ]);
+  });
+});
+
+describe('events', () => {
+  it('sent twice are kept once', async () => {
+    const id = await job();
+    const event = note('smells of salt');
+    const first = await postEvents(db, id, [event], 0);
+    const second = await postEvents(db, id, [event, event], first.seq);
+    expect(second).toEqual({ seq: first.seq, events: [] });
+  });
+
+  it('under an id already used for something else are refused', async () => {
+    const event = note('one');
+    await postEvents(db, await job(), [event], 0);
+    expect(
+      await problem(postEvents(db, await job(), [{ ...event, text: 'two' } as JobEvent], 0)),
+    ).toMatchObject({ status: 409, event: event.id });
+    expect(await problem(postEvents(db, await job('SP-098'), [event], 0))).toMatchObject({ status: 409 });
+  });
+
+  it('are kept whole or not at all', async () => {
+    const id = await job();
+    const before = await exportJob(db, id, new Date(0));
+    const bad: JobEvent = {
+      id: ulid(),
+      at: new Date().toISOString(),
+      by: 'x',
+      type: 'item.returned',
+      item: 'nothing',
+      count: 1,
+      state: 'tight',
+    };
+    expect(await problem(postEvents(db, id, [note('kept?'), bad], 0))).toMatchObject({
+      status: 422,
+      event: bad.id,
+      path: '/item',
+    });
+    expect(await exportJob(db, id, new Date(0))).toEqual(before);
+  });
+
+  it('from many windows at once all find their place', async () => {
+    const id = await job();
+    const start = (await exportJob(db, id, new Date())).events.length;
+    await Promise.all(Array.from({ length: 30 }, (_, k) => postEvents(db, id, [note(`window ${k}`)], 0)));
+    const { events } = await exportJob(db, id, new Date());
+    expect(events.length).toBe(start + 30);
+    expect(fold(events).state.notes).toHaveLength(30);
+    expect((await allSummaries(db.read)).find((s) => s.id === id)?.stop).toBe('open up');
+  });
+
+  it('for an unknown job answer 404', async () => {
+    expect(await problem(postEvents(db, ulid(), [note('x')], 0))).toMatchObject({ status: 404 });
+  });
+});
+
+describe('job file', () => {
+  it('is read in on another Mulch without loss, and again without effect', async () => {
+    const elsewhere = mkdtempSync(path.join(tmpdir(), 'mulch-unit-'));
+    const other = await open(elsewhere);
+    try {
+      for (const tag of ['SP-098', 'SP-109', 'SP-115', 'SP-117', 'SP-126']) {
+        const file = JSON.parse(
+          JSON.stringify(await exportJob(db, await job(tag), new Date('2026-11-25T15:00:00Z'))),
+        );
+        expect(isJobFile(file), JSON.stringify(isJobFile.errors)).toBe(true);
+        expect((await importJob(other, file)).added).toBe(file.events.length);
+        expect((await importJob(other, file)).added).toBe(0);
+        expect(await exportJob(other, file.job, new Date('2026-11-25T15:00:00Z'))).toEqual(file);
+      }
+      const summaries = (list: { tag: string }[]) => [...list].sort((a, b) => a.tag.localeCompare(b.tag));
+      expect(summaries(await allSummaries(other.read))).toEqual(summaries(await allSummaries(db.read)));
+    } finally {
+      other.close();
+      rmSync(elsewhere, { recursive: true, force: true });
+    }
+  });
+
+  it('that goes on where the job here stops brings it up to date; one that parts is refused', async () => {
+    const id = await job();
+    const file = await exportJob(db, id, new Date());
+    const longer = { ...file, events: [...file.events, note('on the ferry')] };
+    expect((await importJob(db, longer)).added).toBe(1);
+    const other = { ...file, events: [...file.events, note('another story')] };
+    expect(await problem(importJob(db, other))).toMatchObject({
+      status: 409,
+      path: `/events/${file.events.length}`,
+    });
+  });
+
+  it('that breaks a rule is refused with its path and imports nothing', async () => {
+    const file = await exportJob(db, await job('SP-098'), new Date());
+    const elsewhere = mkdtempSync(path.join(tmpdir(), 'mulch-unit-'));
+    const other = await open(elsewhere);
+    try {
+      const without = { ...file, events: file.events.filter((e) => !(e.type === 'gate.cleared')) };
+      const at = without.events.findIndex((e) => e.type === 'move.recorded' && e.item?.name === 'lid');
+      expect(await problem(importJob(other, without))).toMatchObject({
+        status: 422,
+        path: `/events/${at}/item`,
+      });
+      const twice = { ...file, events: [...file.events, ...file.events.slice(-1)] };
+      expect(await problem(importJob(other, twice))).toMatchObject({
+        status: 422,
+        path: `/events/${file.events.length}/id`,
+      });
+      expect(await allSummaries(other.read)).toEqual([]);
+    } finally {
+      other.close();
+      rmSync(elsewhere, { recursive: true, force: true });
+    }
+  });
+});
+
+describe('units and jobs', () => {
+  it('a stale save is refused with the version kept now', async () => {
+    const unit = (await allUnits(db.read))[0];
+    if (!unit) throw new Error('no unit');
+    const now = new Date();
+    expect(await saveUnit(db, { id: unit.id, version: 1, map: unit.map }, now)).toMatchObject({ version: 2 });
+    expect(await problem(saveUnit(db, { id: unit.id, version: 1, map: unit.map }, now))).toMatchObject({
+      status: 409,
+      path: '/version',
+    });
+  });
+
+  it('a job opened twice with one id is one job, and tags go on', async () => {
+    const unit = (await allUnits(db.read))[0];
+    const command = {
+      job: ulid(),
+      event: ulid(),
+      at: new Date().toISOString(),
+      by: 'Ines',
+      unit: unit?.id ?? '',
+    };
+    const first = await openJob(db, command);
+    expect(first.tag).toBe('SP-127');
+    expect(await openJob(db, command)).toEqual(first);
+    expect(nextTag([])).toBe('J-101');
+    expect(await problem(openJob(db, { ...command, job: ulid(), unit: ulid() }))).toMatchObject({
+      status: 404,
+      path: '/unit',
+    });
+  });
+
+  it('everything is there again after closing and opening the database', async () => {
+    const id = await job();
+    await postEvents(db, id, [note('before')], 0);
+    const before = await exportJob(db, id, new Date(0));
+    db.close();
+    db = await open(folder);
+    expect(await exportJob(db, id, new Date(0))).toEqual(before);
+  });
+});
