@@ -49,6 +49,8 @@ export const onRequest = defineMiddleware(async (ctx, next) => {
   headers.set('cross-origin-opener-policy', 'same-origin');
   const type = headers.get('content-type') ?? '';
   const accepts = ctx.request.headers.get('accept-encoding') ?? '';
+  // A rewrite passes here twice; its inner answer is packed already.
+  if (headers.has('content-encoding')) return response;
   if (response.body && /^(text\/|application\/(problem\+)?json)/.test(type) && accepts.includes('gzip')) {
     const zipped = new Headers(headers);
     zipped.set('content-encoding', 'gzip');

@@ -63,7 +63,12 @@ export function endpoint(handle: (ctx: APIContext) => Promise<Response>): APIRou
     try {
       return await handle(ctx);
     } catch (error) {
-      if (error instanceof Problem) return problemResponse(error);
+      if (error instanceof Problem) {
+        const response = problemResponse(error);
+        // What is left of a body that is too large is not read: the connection ends with the answer.
+        if (error.status === 413) response.headers.set('connection', 'close');
+        return response;
+      }
       if (error instanceof Refusal) return problemResponse(refused(error));
       log.error({ err: error, url: ctx.url.pathname }, 'endpoint failed');
       return problemResponse(

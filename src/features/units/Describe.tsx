@@ -165,7 +165,7 @@ export function Describe() {
 
   return (
     <UnitsFrame tag="New" title="A unit not met before" about="what it is made of, from source to output">
-      <form onSubmit={save} noValidate className="pad grid gap-5 max-w-[1180px]">
+      <form onSubmit={save} noValidate className="pad grid grid-cols-[minmax(0,1fr)] gap-5 max-w-[1180px]">
         <div className="grid grid-cols-4 max-[900px]:grid-cols-2 gap-4">
           <TextField
             label="What it is"
@@ -186,7 +186,7 @@ export function Describe() {
           hint="As its user finds it. This is what fails, and what is proven at the end."
           autoComplete="off"
         />
-        <fieldset className="grid gap-2">
+        <fieldset className="grid grid-cols-[minmax(0,1fr)] gap-2">
           <legend className="sec pb-1">From source to output, one row each</legend>
           <p className="note">
             Supplies, batteries and settings feed all the others; put them last. A point to look or measure at

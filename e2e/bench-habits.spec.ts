@@ -1,0 +1,165 @@
+import AxeBuilder from '@axe-core/playwright';
+import { STOPS } from '../src/core/job';
+import { alive, allSent, expect, freshJob, test } from './bench-test';
+import { startMulch } from './mulch';
+
+const slug = (s: string) => s.replaceAll(' ', '-');
+
+test('axe finds nothing serious on any view, by day and by night, and nothing runs off the page', async ({
+  page,
+  demo,
+}) => {
+  test.setTimeout(240_000);
+  const jobs = (await (await page.request.get(`${demo.url}/api/jobs`)).json()) as {
+    id: string;
+    tag: string;
+  }[];
+  const id = (tag: string) => jobs.find((j) => j.tag === tag)?.id ?? '';
+  const views = [
+    '/',
+    '/units',
+    '/units/new',
+    ...STOPS.map((s) => `/jobs/${id('SP-109')}/${slug(s)}`),
+    ...(['trace', 'close up', 'prove', 'hand over'] as const).map((s) => `/jobs/${id('SP-098')}/${slug(s)}`),
+    `/jobs/${id('SP-117')}/close-up`,
+    '/nowhere',
+  ];
+  for (const theme of ['day', 'night']) {
+    await page.context().addCookies([{ name: 'mulch-theme', value: theme, url: demo.url }]);
+    for (const view of views) {
+      await page.goto(demo.url + view);
+      if (view !== '/nowhere') await alive(page);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+      expect(
+        serious.map(
+          (v) => `${theme} ${view} ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`,
+        ),
+      ).toEqual([]);
+    }
+  }
+  await page.setViewportSize({ width: 390, height: 844 });
+  for (const view of views) {
+    await page.goto(demo.url + view);
+    const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+    expect(`${view} ${over}`).toBe(`${view} 0`);
+  }
+});
+
+test('touch targets of a job view are at least 44 px', async ({ page, demo }) => {
+  const jobs = (await (await page.request.get(`${demo.url}/api/jobs`)).json()) as {
+    id: string;
+    tag: string;
+  }[];
+  const id = jobs.find((j) => j.tag === 'SP-098')?.id ?? '';
+  for (const stop of STOPS) {
+    await page.goto(`${demo.url}/jobs/${id}/${slug(stop)}`);
+    await alive(page);
+    const small = await page.evaluate(() =>
+      [
+        ...document.querySelectorAll<HTMLElement>(
+          'button, a, select, input:not([type=radio]):not([type=checkbox]):not([type=file])',
+        ),
+      ]
+        .filter((e) => e.offsetParent !== null && !e.classList.contains('sr-only'))
+        .map((e) => ({ e, r: (e.closest('label') ?? e).getBoundingClientRect() }))
+        .filter(({ r }) => r.height < 44 || r.width < 44)
+        .map(({ e, r }) => `${e.outerHTML.slice(0, 90)} ${Math.round(r.width)}×${Math.round(r.height)}`),
+    );
+    expect(small).toEqual([]);
+  }
+});
+
+test('without a connection entries are kept, survive the page, and are sent when it is back', async ({
+  page,
+  demo,
+}) => {
+  await freshJob(page, demo.url, 'Ticket kiosk, turnstile 2');
+  await page.getByLabel('What happens instead').fill('Eats notes');
+  await page.route('**/api/**', (route) => route.abort());
+  await page.getByRole('button', { name: /^Record/ }).click();
+  await expect(page.getByText(/1 entry is kept here/)).toBeVisible();
+  await page.reload();
+  await alive(page);
+  await expect(page.getByText('“Eats notes”')).toBeVisible();
+  await page.unroute('**/api/**');
+  await page.evaluate(() => window.dispatchEvent(new Event('online')));
+  await allSent(page);
+  const job = page.url().split('/').at(-2);
+  await expect
+    .poll(
+      async () =>
+        ((await (await page.request.get(`${demo.url}/api/jobs/${job}/events`)).json()) as { seq: number })
+          .seq,
+    )
+    .toBe(2);
+});
+
+test('two windows on one job stay in step, and the one that is behind is told', async ({
+  page,
+  context,
+  demo,
+}) => {
+  const job = await freshJob(page, demo.url, 'Ticket kiosk, turnstile 2');
+  await page.getByLabel('What happens instead').fill('Eats notes');
+  await page.getByRole('button', { name: /^Record/ }).click();
+  await page.waitForURL('**/trace');
+  await allSent(page);
+  const other = await context.newPage();
+  await other.goto(`${job}/open-up`);
+  await alive(other);
+  const line = async (p: typeof page, text: string) => {
+    await p.getByLabel('Came off:').fill(text);
+    await p.keyboard.press('Enter');
+  };
+  await line(other, '2 x M4x8 T20 plinth > cup 1');
+  await page.getByRole('link', { name: /^Open up/ }).click();
+  await expect(page.getByRole('region', { name: 'The Tray' })).toContainText('plinth');
+
+  // Both take the same plug off at once: the second is turned back with the reason.
+  await other.route('**/events', (route) => setTimeout(() => route.continue(), 1500));
+  await line(other, 'unplug J7');
+  await line(page, 'unplug J7');
+  await expect(other.getByText(/An entry was taken back: J7 is off already/)).toBeVisible();
+  await expect(other.getByRole('button', { name: /J7/ })).toHaveCount(1);
+});
+
+test('a broken or foreign job file is refused with the path of what is wrong, and nothing is taken in', async ({
+  page,
+}) => {
+  const mulch = await startMulch();
+  try {
+    await page.goto(mulch.url);
+    await alive(page);
+    await expect(page.getByText('No job is in hand')).toBeVisible();
+    const put = async (text: string) =>
+      page
+        .getByLabel('Job file')
+        .setInputFiles({ name: 'job.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+    await put('{ not json');
+    await expect(page.getByText(/Nothing was taken in.*not JSON/)).toBeVisible();
+    await put(JSON.stringify({ format: 'something else' }));
+    await expect(page.getByText(/Nothing was taken in/)).toBeVisible();
+    await put(
+      JSON.stringify({
+        format: 'mulch job',
+        version: 1,
+        exportedAt: '2026-11-25T10:00:00Z',
+        job: '01ARZ3NDEKTSV4RRFFQ69G5FAV',
+        events: [
+          {
+            type: 'note.added',
+            id: '01ARZ3NDEKTSV4RRFFQ69G5FAV',
+            at: '2026-11-25T10:00:00Z',
+            by: 'x',
+            text: 7,
+          },
+        ],
+      }),
+    );
+    await expect(page.getByText(/\/events\/0\/text must be string/)).toBeVisible();
+    expect(await (await page.request.get(`${mulch.url}/api/jobs`)).json()).toEqual([]);
+  } finally {
+    await mulch.stop();
+  }
+});

@@ -1,0 +1,91 @@
+import { alive, allSent, expect, test } from './bench-test';
+
+test('a unit just described, carried from Take in to Hand over with what it said itself', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/units/new`);
+  await alive(page);
+  await page.getByRole('button', { name: 'Keep it and take it in' }).click();
+  await expect(page.getByText('give the unit a name')).toBeVisible();
+  await page.getByLabel('What it is', { exact: true }).fill('Tide bell');
+  await page.getByLabel('Where it stands').fill('pier head');
+  await page.getByLabel('What it should do').fill('Rings at high water');
+  await page.getByLabel('Point after row 2').fill('TP1');
+  await page.getByLabel('What the point of row 2 should read').fill('five');
+  await page.getByLabel('Tolerance at the point of row 2').fill('250m');
+  await page.getByRole('button', { name: '+ supply' }).click();
+  await page.getByRole('checkbox', { name: 'Mains' }).check();
+  await page.getByRole('button', { name: 'Keep it and take it in' }).click();
+  await expect(page.getByText(/Row 2: “five” is not a reading/)).toBeVisible();
+
+  // Nothing typed is lost on a reload
+  await page.reload();
+  await alive(page);
+  await expect(page.getByLabel('What it should do')).toHaveValue('Rings at high water');
+  await page.getByLabel('What the point of row 2 should read').fill('5');
+  await page.getByRole('button', { name: 'Keep it and take it in' }).click();
+  await page.waitForURL('**/take-in');
+  await alive(page);
+
+  // Take in, and straight to Plan
+  await page.getByLabel('What happens instead').fill('Silent since the storm');
+  await page.getByLabel('What the unit itself says').fill('fault W1');
+  await page.getByRole('button', { name: 'Plan at once: “fault W1”' }).click();
+  await page.waitForURL('**/plan');
+  await page
+    .getByLabel('Element to mend')
+    .selectOption({ label: /W1 cable/ as unknown as string })
+    .catch(async () => {
+      const label = await page
+        .getByLabel('Element to mend')
+        .locator('option', { hasText: 'W1 cable' })
+        .textContent();
+      await page.getByLabel('Element to mend').selectOption({ label: label ?? '' });
+    });
+  await page.getByRole('radio', { name: /Reseat W1/ }).check();
+  await page.getByRole('button', { name: /^Reseat W1 cable/ }).click();
+  await page.waitForURL('**/make-safe');
+
+  const mains = page.getByRole('region', { name: 'Gate: Mains' });
+  await mains.getByRole('checkbox').check();
+  await mains.getByRole('textbox').first().fill('0');
+  await mains.getByRole('button', { name: 'Gate up' }).click();
+  await page.getByRole('button', { name: 'Open up' }).click();
+
+  // By buttons, then by the line
+  await page.getByRole('button', { name: 'One fewer' }).click();
+  await page.getByRole('button', { name: 'Put it on the line' }).click();
+  await expect(page.getByLabel('Came off:')).toHaveValue('3 x M3x8 PH1 cover > cup 1');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'It is off' }).click();
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Came off:').fill('unplug W1');
+  await page.keyboard.press('Enter');
+  await page.getByRole('link', { name: /^Swap/ }).click();
+  await page.getByLabel('What was seen').fill('contact 2 dull');
+  await page.getByRole('button', { name: /^Done/ }).click();
+
+  // Close up, prove, hand over
+  await page.getByRole('button', { name: 'It is plugged' }).click();
+  await page.getByRole('button', { name: 'held a tug' }).click();
+  await page.getByRole('button', { name: 'It is on' }).click();
+  await page.getByRole('button', { name: 'All 3 are tight' }).click();
+  await page.getByRole('button', { name: 'The cover is closed' }).click();
+  await page.getByRole('button', { name: 'Prove' }).click();
+  await page.getByRole('button', { name: 'fails', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'It still fails' })).toBeVisible();
+  await page.getByRole('button', { name: 'Back to Trace' }).click();
+  await expect(page.getByText('W1, reseat tried')).toBeVisible();
+  await page.keyboard.press('u');
+  await page.keyboard.press('u');
+  await page.goto(page.url().replace(/trace$/, 'prove'));
+  await alive(page);
+  await page.getByRole('button', { name: 'works', exact: true }).click();
+  await page.getByRole('button', { name: 'Hand over' }).click();
+  await page.getByLabel('To whom').fill('harbour office');
+  await page.getByRole('button', { name: /^Hand over/ }).click();
+  await expect(page.getByRole('article')).toContainText('The unit itself said: fault W1');
+  await expect(page.getByRole('article')).toContainText('contact 2 dull');
+  await allSent(page);
+});

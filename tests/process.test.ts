@@ -1,0 +1,238 @@
+import { ulid } from 'ulid';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { type Running, startMulch } from '../e2e/mulch';
+import { type JobEvent, ledgerOf } from '../src/core/job';
+import { trace } from '../src/core/trace';
+
+let mulch: Running;
+beforeAll(async () => {
+  mulch = await startMulch({ demo: true });
+}, 30_000);
+afterAll(() => mulch.stop());
+
+const at = (p: string) => `${mulch.url}${p}`;
+const post = (p: string, body: unknown, headers: Record<string, string> = {}) =>
+  fetch(at(p), {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', ...headers },
+    body: typeof body === 'string' ? body : JSON.stringify(body),
+  });
+const jobs = async () => (await (await fetch(at('/api/jobs'))).json()) as { id: string; tag: string }[];
+const note = (text: string): JobEvent => ({
+  id: ulid(),
+  at: new Date().toISOString(),
+  by: 'Ines',
+  type: 'note.added',
+  text,
+});
+
+describe('promises of the process', () => {
+  it('what was acknowledged survives kill -9, every time', async () => {
+    let running = await startMulch({ demo: true });
+    try {
+      for (let round = 0; round < 4; round++) {
+        const list = (await (await fetch(`${running.url}/api/jobs`)).json()) as { id: string; tag: string }[];
+        const id = list.find((j) => j.tag === 'SP-117')?.id;
+        const event = note(`before the cut, ${round}`);
+        const kept = await fetch(`${running.url}/api/jobs/${id}/events`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ events: [event], after: 0 }),
+        });
+        expect(kept.status).toBe(200);
+        await running.kill();
+        running = await startMulch({ data: running.data });
+        const { events } = (await (await fetch(`${running.url}/api/jobs/${id}/events`)).json()) as {
+          events: JobEvent[];
+        };
+        expect(events.at(-1)).toEqual(event);
+        expect(events.length).toBe(2 + round);
+      }
+    } finally {
+      await running.stop();
+    }
+  }, 60_000);
+
+  it('listens on loopback only', () => {
+    expect(new URL(mulch.url).hostname).toBe('127.0.0.1');
+  });
+});
+
+describe('computations as endpoints', () => {
+  it('answer what the core answers', async () => {
+    const request = {
+      elements: [
+        { id: 'a', weight: 1, repairMinutes: 9 },
+        { id: 'b', weight: 2, repairMinutes: 4 },
+      ],
+      checks: [{ id: 't', exercises: ['a'], minutes: 1 }],
+    };
+    expect(await (await post('/api/compute/trace', request)).json()).toEqual(
+      JSON.parse(JSON.stringify(trace(request))),
+    );
+    const events: JobEvent[] = [
+      {
+        id: ulid(),
+        at: new Date().toISOString(),
+        by: 'x',
+        type: 'move.recorded',
+        verb: 'unplug',
+        text: 'unplug J7',
+        item: { kind: 'plug', name: 'J7', count: 1, place: { kind: 'shelf' } },
+      },
+    ];
+    expect(await (await post('/api/compute/ledger', { events })).json()).toEqual(
+      JSON.parse(JSON.stringify(ledgerOf(events))),
+    );
+  });
+
+  it('are described: every reference in /api/openapi.json leads somewhere', async () => {
+    const doc = await (await fetch(at('/api/openapi.json'))).json();
+    expect(doc.openapi).toBe('3.1.0');
+    const refs = [...JSON.stringify(doc).matchAll(/"\$ref":"#\/components\/schemas\/(\w+)"/g)].map(
+      (m) => m[1] as string,
+    );
+    expect(refs.length).toBeGreaterThan(10);
+    expect(refs.filter((r) => !(r in doc.components.schemas))).toEqual([]);
+    expect(Object.keys(doc.paths)).toEqual(
+      expect.arrayContaining(['/api/compute/trace', '/api/compute/ledger']),
+    );
+  });
+});
+
+describe('bad input gets a clear 4xx as problem+json, never a 500', () => {
+  const good = { elements: [{ id: 'a', weight: 1, repairMinutes: 9 }], checks: [] };
+  const cases: [string, string, unknown, number, RegExp][] = [
+    ['not JSON', '/api/compute/trace', '{', 400, /not JSON/],
+    ['empty', '/api/compute/trace', '', 400, /not JSON/],
+    ['null', '/api/compute/trace', 'null', 400, /must be object/],
+    ['unknown property', '/api/compute/trace', { ...good, colour: 'red' }, 400, /colour/],
+    ['unknown id', '/api/compute/trace', { ...good, log: [{ check: 'zz', outcome: 'ok' }] }, 422, /zz/],
+    [
+      'weight as text',
+      '/api/compute/trace',
+      { elements: [{ id: 'a', weight: 'x', repairMinutes: 1 }], checks: [] },
+      400,
+      /must be number/,
+    ],
+    [
+      'far too many',
+      '/api/compute/trace',
+      {
+        elements: Array.from({ length: 2001 }, (_, i) => ({ id: `e${i}`, weight: 1, repairMinutes: 1 })),
+        checks: [],
+      },
+      400,
+      /more than 2000/,
+    ],
+    [
+      'prototype as id',
+      '/api/compute/trace',
+      '{"elements":[{"id":"__proto__","weight":1,"repairMinutes":1}],"checks":[{"id":"constructor","exercises":["__proto__"],"minutes":1}]}',
+      200,
+      /./,
+    ],
+    [
+      'a ledger event that is none',
+      '/api/compute/ledger',
+      { events: [{ type: 'item.eaten' }] },
+      400,
+      /item.eaten/,
+    ],
+    [
+      'a job on no unit',
+      '/api/jobs',
+      { job: ulid(), event: ulid(), at: '2026-11-25T10:00:00Z', by: 'x', unit: ulid() },
+      404,
+      /no unit/,
+    ],
+    [
+      'a unit with a loop of covers',
+      '/api/units',
+      {
+        id: ulid(),
+        version: 0,
+        map: {
+          name: 'x',
+          maker: '',
+          model: '',
+          elements: [
+            {
+              id: 'a',
+              name: 'a',
+              kind: 'board',
+              weight: 1,
+              remedies: [{ id: 'r', kind: 'replace', name: 'r', minutes: 1, fixes: 1 }],
+            },
+          ],
+          feeds: [],
+          taps: [],
+          access: [{ id: 'l', name: 'l', minutes: 1, needs: ['l'] }],
+          functions: [{ id: 'f', name: 'f', output: 'a' }],
+          hazards: [],
+        },
+      },
+      422,
+      /needs itself/,
+    ],
+    ['no such address', '/api/nothing', {}, 404, /openapi/],
+  ];
+  it.each(cases)('%s', async (_n, where, body, status, words) => {
+    const res = await post(where, body);
+    const text = await res.text();
+    expect(res.status, text).toBe(status);
+    if (status >= 400) {
+      expect(res.headers.get('content-type')).toBe('application/problem+json');
+      expect(JSON.parse(text)).toMatchObject({
+        status,
+        title: expect.any(String),
+        detail: expect.stringMatching(words),
+      });
+    }
+  });
+
+  it('a body over the limit is refused while it comes', async () => {
+    const res = await post('/api/jobs', `{"x":"${'y'.repeat(2 * 1024 * 1024)}"}`);
+    expect(res.status).toBe(413);
+  });
+
+  it('an event with a huge count, a time that is none, or a foreign id is refused', async () => {
+    const id = (await jobs()).find((j) => j.tag === 'SP-109')?.id;
+    const bad = [
+      { ...note('x'), at: 'yesterday' },
+      { ...note('x'), id: '1' },
+      { ...note('x'), type: 'item.returned', item: 'a', count: 1e9, state: 'tight' },
+      { ...note('x'), text: 'y'.repeat(5000) },
+    ];
+    for (const event of bad)
+      expect((await post(`/api/jobs/${id}/events`, { events: [event], after: 0 })).status).toBe(400);
+  });
+
+  it('writes from another site are refused, and so is a foreign host', async () => {
+    const id = (await jobs())[0]?.id;
+    const body = { events: [note('x')], after: 0 };
+    expect((await post(`/api/jobs/${id}/events`, body, { origin: 'http://elsewhere.test' })).status).toBe(
+      403,
+    );
+    expect((await post(`/api/jobs/${id}/events`, body, { 'sec-fetch-site': 'cross-site' })).status).toBe(403);
+    expect(
+      (await post(`/api/jobs/${id}/events`, JSON.stringify(body), { 'content-type': 'text/plain' })).status,
+    ).toBe(415);
+  });
+
+  it('pages of jobs that are not here answer 404 with a policy that holds', async () => {
+    for (const p of [
+      '/jobs/nothing/trace',
+      '/jobs/nothing',
+      '/nothing',
+      `/jobs/${(await jobs())[0]?.id}/nowhere`,
+    ]) {
+      const res = await fetch(at(p));
+      expect(res.status).toBe(404);
+      const policy = res.headers.get('content-security-policy') ?? '';
+      const scripts = /script-src ([^;]*)/.exec(policy)?.[1] ?? /default-src ([^;]*)/.exec(policy)?.[1] ?? '';
+      expect(scripts).toContain("'self'");
+      expect(scripts).not.toMatch(/unsafe-inline|unsafe-eval/);
+    }
+  });
+});
