@@ -7,7 +7,7 @@ async function tabTo(page: Page, name: RegExp, most = 120): Promise<void> {
     await page.keyboard.press('Tab');
     const words = await page.evaluate(() => {
       const el = document.activeElement as HTMLElement | null;
-      if (!el) return '';
+      if (!el || el === document.body) return '';
       const label = (el as HTMLInputElement).labels?.[0]?.textContent ?? '';
       return `${el.getAttribute('aria-label') ?? ''} ${label} ${el.textContent ?? ''}`;
     });

@@ -7,6 +7,7 @@ import { TextField, Wrong } from '../../ui/Field';
 import { GateSign } from '../../ui/GateSign';
 import { useKeys } from '../../ui/Keys';
 import { TickBox } from '../../ui/Signs';
+import { useFocusKept } from '../../ui/use-focus-kept';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 
@@ -17,6 +18,7 @@ export function CloseUp() {
   const { job, go } = useJob();
   const steps = useMemo(() => wayBack(job.ledger), [job.ledger]);
   const next = steps[0];
+  const place = useFocusKept<HTMLElement>(`${next?.kind} ${next?.item?.id ?? next?.cover?.id}`);
   if (job.ledger.items.length === 0) {
     return (
       <div className="empty">
@@ -33,7 +35,12 @@ export function CloseUp() {
   }
   return (
     <div className="cols">
-      <section className="pad grid gap-4 content-start min-w-0">
+      <section
+        ref={place}
+        tabIndex={-1}
+        className="pad grid gap-4 content-start min-w-0"
+        aria-label="Way back"
+      >
         {next ? (
           <NextStep key={`${next.item?.id ?? next.cover?.id} ${next.kind}`} step={next} />
         ) : (

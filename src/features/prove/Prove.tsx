@@ -6,6 +6,7 @@ import { Clock } from '../../ui/Clock';
 import { Wrong } from '../../ui/Field';
 import { RangeStrip } from '../../ui/RangeStrip';
 import { TickBox, Warn } from '../../ui/Signs';
+import { useFocusKept } from '../../ui/use-focus-kept';
 import { useJob } from '../job/use-job';
 import { Answering } from '../trace/Answering';
 
@@ -39,6 +40,7 @@ function ProveSheet() {
   const chosen = pairs.find((p) => p.check.id === picked) ?? firstOpen;
   const [wrong, setWrong] = useState<string | null>(null);
   const proof = symptomProof(job);
+  const place = useFocusKept<HTMLDivElement>(`${job.proofs.length} ${chosen?.check.id}`);
   const open = job.ledger.covers.filter((c) => c.state !== 'final').map((c) => c.name);
   const head = proof
     ? proof.outcome === 'ok'
@@ -113,7 +115,7 @@ function ProveSheet() {
           </table>
         </div>
         {chosen && (
-          <div className="pad border-t border-rule-strong mt-3">
+          <div ref={place} tabIndex={-1} className="pad border-t border-rule-strong mt-3">
             <Answering check={chosen.check} onAnswer={(a) => record('proof.recorded', a)?.reason ?? null} />
           </div>
         )}

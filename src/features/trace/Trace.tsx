@@ -3,6 +3,7 @@ import { traceRequest } from '../../core/job';
 import { suspicion } from '../../core/trace';
 import { Action, Second } from '../../ui/Action';
 import { SelectField } from '../../ui/Field';
+import { useFocusKept } from '../../ui/use-focus-kept';
 import { useJob } from '../job/use-job';
 import { useTrace } from '../job/use-trace';
 import { Answering, type Typed } from './Answering';
@@ -51,6 +52,8 @@ function TraceSheet() {
     setTyped(null);
   }, [job.trace.length]);
 
+  const answering = useFocusKept<HTMLElement>(`${job.trace.length} ${chosenId}`);
+
   const top = view.suspects[0];
   const element = job.map.elements.find((e) => e.id === top?.id);
   const repair = view.next.find((n) => n.kind === 'repair');
@@ -92,7 +95,12 @@ function TraceSheet() {
           )}
         </section>
         <div className="grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] max-[760px]:grid-cols-1 border-t border-rule-strong">
-          <section className="pad border-r border-rule grid gap-3 content-start">
+          <section
+            ref={answering}
+            tabIndex={-1}
+            className="pad border-r border-rule grid gap-3 content-start"
+            aria-label="This check"
+          >
             {view.enough && !picked && repair ? (
               <div className="grid gap-3">
                 <h3 className="sec">Enough to repair</h3>
