@@ -11,7 +11,10 @@ function lint(file: string, code: string): string {
     cpSync('biome.json', path.join(root, 'biome.json'));
     mkdirSync(path.join(root, path.dirname(file)), { recursive: true });
     writeFileSync(path.join(root, file), code);
-    const { stdout, stderr } = spawnSync(path.resolve('node_modules/.bin/biome'), ['lint', file], { cwd: root, encoding: 'utf8' });
+    const { stdout, stderr } = spawnSync(path.resolve('node_modules/.bin/biome'), ['lint', file], {
+      cwd: root,
+      encoding: 'utf8',
+    });
     return stdout + stderr;
   } finally {
     rmSync(root, { recursive: true, force: true });

@@ -59,6 +59,8 @@ type Rule = (s: JobState) => {
   /** an earlier stop that has to come first */
   after?: Stop | undefined;
   note?: string;
+  /** it was done and has to be done again */
+  again?: string;
 };
 
 const RULES: Record<Stop, Rule> = {
@@ -76,6 +78,11 @@ const RULES: Record<Stop, Rule> = {
   'make safe': (s) => {
     const gates = gatesAhead(s);
     const cleared = s.hazards.filter((h) => h.status === 'made safe' || h.passed).length;
+    const inside = openAccess(s).length > 0;
+    // A unit that is mended and shut needs no hand inside: what the power armed since is as it should be.
+    if (s.fix && !inside) return { done: true };
+    if (inside && gates.length > 0 && s.hazards.some((h) => h.armed))
+      return { done: false, again: 'live again' };
     return {
       done: gates.length === 0 && cleared > 0,
       note: gates.length ? plural(gates.length, 'gate') : '',
@@ -139,6 +146,7 @@ export function runOf(state: JobState, here: Stop = state.stop): RunStop[] {
   return STOPS.map((stop) => {
     const rule = RULES[stop](state);
     if (rule.done) return { stop, status: 'done', note: rule.note ?? '' };
+    if (rule.again) return { stop, status: 'in hand', note: rule.again };
     const begun = stop === here || stop === state.stop;
     if (rule.heldBy) return { stop, status: 'held', note: `by ${rule.heldBy}` };
     return { stop, status: begun ? 'in hand' : 'not begun', note: begun ? (rule.note ?? '') : '' };

@@ -40,14 +40,14 @@ function Report() {
       {sections.map((s) => (
         <section key={s.title}>
           <h3 className="sec pb-1">{s.title}</h3>
-          <table className="plain">
+          <table className="plain table-fixed">
             <tbody>
               {s.lines.map((l) => (
                 <tr key={`${l.at ?? ''} ${l.text} ${l.result ?? ''}`}>
                   <td className="w-[116px] text-bark-2 py-1! text-[14px]">
                     {l.at && <Clock at={l.at} day />}
                   </td>
-                  <td className="py-1!">{l.text}</td>
+                  <td className="py-1! w-[50%]">{l.text}</td>
                   <td className="py-1! font-[600]">{l.result}</td>
                 </tr>
               ))}

@@ -21,7 +21,7 @@ function figures(item: Item): { figure: string; word: string } {
   const t = tally(item);
   if (item.count === null) return { figure: '?', word: 'several' };
   if (item.missing) return { figure: String(t.off - item.missing), word: `of ${t.taken}` };
-  if (t.off === 0) return { figure: '', word: t.writtenOff === t.taken ? 'gone' : 'all back' };
+  if (t.off === 0) return { figure: '', word: t.writtenOff === t.taken ? 'gone' : 'back' };
   if (t.back > 0) return { figure: String(t.back), word: `of ${t.taken} back` };
   return { figure: String(t.off), word: item.by.aside ? 'aside' : 'off' };
 }
@@ -94,7 +94,11 @@ export function Tray() {
               word={i.missing ? <span className="text-brick">{word}</span> : word}
               picture={<ItemPicture item={i} />}
               spec={specOf(i)}
-              from={i.missing ? `${i.missing} missing` : (i.from ?? (i.kind === 'part' ? undefined : i.kind))}
+              from={
+                i.missing
+                  ? `${i.missing} missing`
+                  : (i.from ?? (i.contacts ? `${i.contacts} contacts` : undefined))
+              }
               twin={twinOf(i, items)}
               onOpen={() => setOpen(i.id)}
               spoken={`${placeName(i)}: ${figure} ${word}, ${specOf(i)}${i.from ? `, ${i.from}` : ''}${i.missing ? `, ${i.missing} missing` : ''}`}

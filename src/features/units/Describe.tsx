@@ -415,7 +415,7 @@ export function Describe() {
         {failure && !inRow && !shown.includes(failure.path) && failure.path !== '/rows' && (
           <Wrong>{failure.reason}</Wrong>
         )}
-        <div className="pb-6">
+        <div className="bar">
           <Action type="submit" keyName="Enter" held={busy ? 'keeping it' : undefined}>
             {busy ? 'Keeping it' : 'Keep it and take it in'}
           </Action>

@@ -1,0 +1,103 @@
+import { fold, type JobEvent, type JobRecord, judge } from '../src/core/job';
+import { type TraceRequest, trace } from '../src/core/trace';
+import { hearingLoop } from '../src/demo/units/hearing-loop';
+
+const id = (n: number) => `01ARZ3NDEKTSV4RRFF${String(n).padStart(8, '0')}`;
+const at = '2026-11-25T10:00:00.000Z';
+
+/** A chain of n elements with a tap after each, and one tap in the middle found bad. */
+export function chainOf(n: number, options: TraceRequest['options']): TraceRequest {
+  const elements = Array.from({ length: n }, (_, i) => ({
+    id: `e${i}`,
+    weight: 1 + ((i * 7919) % 13),
+    repairMinutes: 5 + ((i * 31) % 17),
+  }));
+  const checks = elements.map((_, i) => ({
+    id: `c${i}`,
+    exercises: elements.slice(0, i + 1).map((e) => e.id),
+    minutes: 1 + (i % 3),
+  }));
+  return {
+    elements,
+    checks,
+    log: [{ check: `c${n >> 1}`, outcome: 'bad' }],
+    ...(options ? { options } : {}),
+  };
+}
+
+/** The work of each figure of the core. */
+export const CORE: { name: string; runs: number; work: () => unknown }[] = [
+  {
+    name: 'trace, 1,000 elements × 1,000 checks, lookahead 1',
+    runs: 9,
+    work: (
+      (r) => () =>
+        trace(r)
+    )(chainOf(1000, {})),
+  },
+  {
+    name: 'trace, 1,000 × 1,000, lookahead 2 over 40 checks',
+    runs: 5,
+    work: (
+      (r) => () =>
+        trace(r)
+    )(chainOf(1000, { lookahead: 2 })),
+  },
+  {
+    name: 'trace, pairs of 300 elements, 300 checks',
+    runs: 3,
+    work: (
+      (r) => () =>
+        trace(r)
+    )(chainOf(300, { maxFaults: 2 })),
+  },
+  {
+    name: 'reducer over 5,000 events, folded at once',
+    runs: 5,
+    work: (
+      (e) => () =>
+        fold(e)
+    )(manyEvents(5000)),
+  },
+];
+
+/** A long job: moves, returns and notes in turn. */
+export function manyEvents(n: number): JobEvent[] {
+  let record: JobRecord = judge(null, {
+    id: id(0),
+    at,
+    by: 'bench',
+    type: 'job.opened',
+    job: id(0),
+    tag: 'B-1',
+    map: hearingLoop,
+  });
+  const events: JobEvent[] = [...record.events];
+  for (let i = 1; i < n; i++) {
+    const stamp = { id: id(i), at, by: 'bench' };
+    const event: JobEvent =
+      i % 3 === 1
+        ? {
+            ...stamp,
+            type: 'move.recorded',
+            verb: 'undo',
+            text: '',
+            item: {
+              kind: 'fastener',
+              name: 'screw',
+              thread: 'M3',
+              lengthMm: 8,
+              drive: 'PH1',
+              count: 2,
+              from: `part ${i}`,
+              place: { kind: 'cup', label: String(i) },
+            },
+          }
+        : i % 3 === 2
+          ? { ...stamp, type: 'item.returned', item: id(i - 1), count: 2, state: 'tight' }
+          : { ...stamp, type: 'note.added', text: `note ${i}` };
+    events.push(event);
+  }
+  record = fold(events);
+  return record.events;
+}

@@ -1,0 +1,95 @@
+/** One picture per main view, from the demo data, into docs/screenshots. */
+import { mkdirSync } from 'node:fs';
+import { chromium, type Page } from '@playwright/test';
+import { startMulch } from '../e2e/mulch';
+import config from '../playwright.config';
+
+const SIZE = { width: 1280, height: 800 };
+const out = 'docs/screenshots';
+mkdirSync(out, { recursive: true });
+
+const mulch = await startMulch({ demo: true });
+const browser = await chromium.launch(config.use?.launchOptions);
+const page = await browser.newPage({ viewport: SIZE });
+const jobs = (await (await fetch(`${mulch.url}/api/jobs`)).json()) as { id: string; tag: string }[];
+const id = (tag: string) => jobs.find((j) => j.tag === tag)?.id ?? '';
+const open = async (path: string) => {
+  await page.goto(mulch.url + path, { waitUntil: 'networkidle' });
+  await page.locator('.frame:not([inert])').waitFor();
+};
+const shoot = async (name: string) => {
+  await page.mouse.move(640, 799);
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: `${out}/${name}.png` });
+};
+const record = async (p: Page, line: string) => {
+  await p.getByLabel('Came off:').fill(line);
+  await p.keyboard.press('Enter');
+};
+
+try {
+  await open('/');
+  await shoot('bench');
+  await open('/units');
+  await shoot('units');
+  await open('/units/new');
+  await shoot('describe-a-unit');
+
+  const loop = `/jobs/${id('SP-117')}`;
+  await open(`${loop}/take-in`);
+  await page.getByRole('radio', { name: /left side of the hall/ }).check();
+  await page.getByLabel('What happens instead').fill('Drops out on the left');
+  await page.getByRole('radio', { name: 'now and then' }).check();
+  await shoot('take-in');
+  await page.getByRole('button', { name: /^Record/ }).click();
+  await page.getByRole('button', { name: 'as it should be', exact: true }).click();
+  await page.getByLabel('Another check').selectOption({ label: 'Measure at TP5' });
+  await page.getByRole('button', { name: /hatch is off now/ }).click();
+  await page.getByLabel('Another check').selectOption({ label: 'Measure at TP5' });
+  await page.getByLabel('Reading in V').fill('31m');
+  await shoot('trace');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Another check').selectOption({ label: 'Flex W7 while it runs' });
+  await page.getByRole('button', { name: 'comes and goes' }).click();
+  await page.getByRole('button', { name: /^Plan: / }).click();
+  await page.getByRole('radio', { name: /Replace W7/ }).check();
+  await shoot('plan');
+  await page.getByRole('button', { name: /^Replace W7/ }).click();
+  const mains = page.getByRole('region', { name: 'Gate: Mains' });
+  await mains.getByRole('checkbox').check();
+  await mains.getByRole('textbox').fill('0');
+  await mains.getByRole('button', { name: 'Gate up' }).click();
+  await shoot('make-safe');
+
+  await open(`/jobs/${id('SP-109')}/open-up`);
+  await page.getByLabel('Came off:').fill('4 x M3x12 PH1 shield plate > cup 4');
+  await shoot('open-up');
+  await record(page, '4 x M3x12 PH1 shield plate > cup 4');
+  await record(page, 'lift shield plate > shelf');
+  await page.getByRole('link', { name: /^Make safe/ }).click();
+  const pack = page.getByRole('region', { name: 'Gate: B1 pack' });
+  await pack.getByRole('checkbox').check();
+  await pack.getByRole('textbox').fill('0');
+  await pack.getByRole('button', { name: 'Gate up' }).click();
+  await page.getByRole('link', { name: /^Swap/ }).click();
+  await page.getByRole('button', { name: 'It is out' }).click();
+  await shoot('swap');
+
+  await open(`/jobs/${id('SP-098')}/close-up`);
+  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: 'latch clicked' }).click();
+  await page.keyboard.press('Space');
+  for (let i = 0; i < 6; i++) await page.keyboard.press('Space');
+  await shoot('close-up');
+  await page.keyboard.press('n');
+  await shoot('close-up-by-night');
+  await page.keyboard.press('n');
+
+  await open(`/jobs/${id('SP-115')}/prove`);
+  await shoot('prove');
+  await page.getByRole('link', { name: /^Hand over/ }).click();
+  await shoot('hand-over');
+} finally {
+  await browser.close();
+  await mulch.stop();
+}
