@@ -73,7 +73,7 @@ test('the hearing-loop amplifier, from Take in to Hand over, and onto another Mu
   await line(page, '2 x M3x6 PH1 service hatch > cup 1');
   await page.getByLabel('Came off:').fill('lift lid');
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/Held by mains, 230 V inside the lid/)).toBeVisible();
+  await expect(page.getByText(/Held by Mains, 230 V inside the lid/)).toBeVisible();
   await page.keyboard.press('Escape');
   await page.getByRole('link', { name: /^Make safe/ }).click();
   const mains = page.getByRole('region', { name: 'Gate: Mains' });

@@ -206,7 +206,7 @@ describe('impossible events are refused with the reason and change nothing', () 
       { type: 'gate.cleared', hazard: 'mains', acted: true, reading: 0, unit: '°C', source: 'meter' },
       /read in V/,
     ],
-    ['lift a cover over live mains', (r) => tell(r, intake, plan), lift, /Held by mains/],
+    ['lift a cover over live mains', (r) => tell(r, intake, plan), lift, /Held by Mains/],
     [
       'pass a gate without a reason',
       (r) => tell(r, intake),
@@ -274,7 +274,7 @@ describe('live, and live again', () => {
     expect(
       refusal(() => tell(r, { type: 'item.returned', item: itemNamed(r, 'J7'), count: 1, state: 'plugged' }))
         ?.message,
-    ).toMatch(/Held by mains/);
+    ).toMatch(/Held by Mains/);
     expect(refusal(() => tell(r, gate('capacitor', 1)))?.message).toMatch(/power is on/);
     r = tell(r, gate('mains', 0), gate('capacitor', 1), {
       type: 'item.returned',
@@ -315,7 +315,7 @@ describe('live, and live again', () => {
     });
     expect(status(r)).toEqual(['live']);
     r = tell(r, intake, lift);
-    expect(refusal(() => tell(r, unplug))?.message).toMatch(/Held by b1/);
+    expect(refusal(() => tell(r, unplug))?.message).toMatch(/Held by B1/);
     r = tell(r, { type: 'gate.cleared', hazard: 'B1', acted: true, reading: 0, unit: 'V', source: 'meter' });
     const w6 = r.state.ledger.items.find((i) => i.name === 'W6');
     expect(w6?.by).toEqual({ off: 1 });

@@ -29,7 +29,7 @@ import { kind } from './kind';
 export function handsIn(state: JobState, cover?: string, plug?: string): void {
   const held = holding(state.map.hazards, state.hazards, openAccess(state), cover);
   const h = held.find((x) => plug === undefined || x.clear.unplugs !== plug);
-  demand(!h, h ? `Held by ${h.name.toLowerCase()}, ${h.detail}. ${h.clear.act}, in Make safe` : '', '/item');
+  demand(!h, h ? `Held by ${h.name}, ${h.detail}. ${h.clear.act}, in Make safe` : '', '/item');
 }
 
 const item = (state: JobState, id: string) => state.ledger.items.find((i) => i.id === id);

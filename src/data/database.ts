@@ -1,0 +1,61 @@
+import { mkdirSync } from 'node:fs';
+import path from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { createClient } from '@libsql/client';
+import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
+import { migrate } from 'drizzle-orm/libsql/migrator';
+import * as tables from './tables';
+
+type Db = LibSQLDatabase<typeof tables>;
+/** The database or an open transaction of it: repositories take either. */
+export type Handle = Pick<Db, 'select' | 'insert' | 'update' | 'delete'>;
+
+export interface Database {
+  read: Handle;
+  /**
+   * Runs one transaction. All writes of the process queue here: SQLite has one writer, and waiting
+   * for its lock inside the process would stop the event loop. Never call it from within itself.
+   */
+  write<T>(work: (tx: Handle) => Promise<T>): Promise<T>;
+  close(): void;
+}
+
+export interface Where {
+  /** folder of the embedded database */
+  folder: string;
+  /** address of a libSQL server instead of the folder */
+  url?: string | undefined;
+  token?: string | undefined;
+  /** folder of the migrations */
+  migrations: string;
+}
+
+/**
+ * Opens the database, brings its tables up to date and switches write-ahead logging on.
+ *
+ * @throws when the folder cannot be written or the server cannot be reached
+ */
+export async function openDatabase(where: Where): Promise<Database> {
+  const embedded = !where.url;
+  if (embedded) mkdirSync(where.folder, { recursive: true });
+  const url = where.url ?? pathToFileURL(path.join(where.folder, 'mulch.db')).href;
+  const client = createClient({
+    url,
+    ...(where.token ? { authToken: where.token } : {}),
+    ...(embedded ? { timeout: 5000 } : {}),
+  });
+  if (embedded) await client.execute('PRAGMA journal_mode=WAL');
+  const db = drizzle(client, { schema: tables });
+  await migrate(db, { migrationsFolder: where.migrations });
+
+  let last: Promise<unknown> = Promise.resolve();
+  return {
+    read: db,
+    write(work) {
+      const run = last.then(() => db.transaction((tx) => work(tx)));
+      last = run.catch(() => {});
+      return run;
+    },
+    close: () => client.close(),
+  };
+}

@@ -1,0 +1,63 @@
+import { and, asc, count, desc, eq, gte, inArray } from 'drizzle-orm';
+import type { JobEvent, JobSummary } from '../core/job';
+import type { Handle } from './database';
+import { jobEvents, jobs } from './tables';
+
+/** Events of a job in their order, from a place on. */
+export async function eventsOf(db: Handle, job: string, from = 0): Promise<JobEvent[]> {
+  const rows = await db
+    .select({ body: jobEvents.body })
+    .from(jobEvents)
+    .where(and(eq(jobEvents.job, job), gte(jobEvents.seq, from)))
+    .orderBy(asc(jobEvents.seq));
+  return rows.map((r) => r.body);
+}
+
+/** How many events a job has. */
+export async function eventCount(db: Handle, job: string): Promise<number> {
+  const [row] = await db.select({ n: count() }).from(jobEvents).where(eq(jobEvents.job, job));
+  return row?.n ?? 0;
+}
+
+/** Stored events with these ids, of whatever job. */
+export async function eventsById(db: Handle, ids: string[]): Promise<{ job: string; body: JobEvent }[]> {
+  if (ids.length === 0) return [];
+  return db
+    .select({ job: jobEvents.job, body: jobEvents.body })
+    .from(jobEvents)
+    .where(inArray(jobEvents.id, ids));
+}
+
+/** Adds a job with its first events. */
+export async function insertJob(db: Handle, summary: JobSummary, events: JobEvent[]): Promise<void> {
+  await db.insert(jobs).values({ id: summary.id, tag: summary.tag, openedAt: summary.openedAt, summary });
+  await appendEvents(db, summary.id, 0, events);
+}
+
+/** Adds events after the last one. */
+export async function appendEvents(db: Handle, job: string, from: number, events: JobEvent[]): Promise<void> {
+  const rows = events.map((body, i) => ({ job, seq: from + i, id: body.id, body }));
+  for (let i = 0; i < rows.length; i += 200) await db.insert(jobEvents).values(rows.slice(i, i + 200));
+}
+
+/** Writes what the bench shows of a job. */
+export async function saveSummary(db: Handle, summary: JobSummary): Promise<void> {
+  await db.update(jobs).set({ summary }).where(eq(jobs.id, summary.id));
+}
+
+/** Summary of one job, or undefined. */
+export async function summaryOf(db: Handle, job: string): Promise<JobSummary | undefined> {
+  const [row] = await db.select({ summary: jobs.summary }).from(jobs).where(eq(jobs.id, job));
+  return row?.summary;
+}
+
+/** Summaries of all jobs, the newest first. */
+export async function allSummaries(db: Handle): Promise<JobSummary[]> {
+  const rows = await db.select({ summary: jobs.summary }).from(jobs).orderBy(desc(jobs.openedAt));
+  return rows.map((r) => r.summary);
+}
+
+/** All tags given out. */
+export async function allTags(db: Handle): Promise<string[]> {
+  return (await db.select({ tag: jobs.tag }).from(jobs)).map((r) => r.tag);
+}
