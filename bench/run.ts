@@ -3,6 +3,7 @@ import { ensureBuild } from '../scripts/ensure-build.mjs';
 import { CORE } from './core';
 import { spread, timed, yard } from './figures';
 import { measurePages } from './pages';
+import { compareWays } from './ways';
 
 const say = (line: string) => console.log(line);
 const unit = spread(await timed(15, yard)).p50;
@@ -15,5 +16,6 @@ for (const { name, runs, work } of CORE) {
 }
 const megabytes = process.memoryUsage().rss / 1024 / 1024;
 say(`memory after the core figures: ${megabytes.toFixed(0)} MB resident`);
+compareWays(say);
 ensureBuild();
 await measurePages(say);

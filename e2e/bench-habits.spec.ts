@@ -1,21 +1,16 @@
 import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
 import { STOPS } from '../src/core/job';
 import { alive, allSent, expect, freshJob, test } from './bench-test';
 import { startMulch } from './mulch';
 
 const slug = (s: string) => s.replaceAll(' ', '-');
 
-test('axe finds nothing serious on any view, by day and by night, and nothing runs off the page', async ({
-  page,
-  demo,
-}) => {
-  test.setTimeout(240_000);
-  const jobs = (await (await page.request.get(`${demo.url}/api/jobs`)).json()) as {
-    id: string;
-    tag: string;
-  }[];
+/** Every kind of view, in a state where it has something to show. */
+async function viewsOf(page: Page, url: string): Promise<string[]> {
+  const jobs = (await (await page.request.get(`${url}/api/jobs`)).json()) as { id: string; tag: string }[];
   const id = (tag: string) => jobs.find((j) => j.tag === tag)?.id ?? '';
-  const views = [
+  return [
     '/',
     '/units',
     '/units/new',
@@ -24,26 +19,48 @@ test('axe finds nothing serious on any view, by day and by night, and nothing ru
     `/jobs/${id('SP-117')}/close-up`,
     '/nowhere',
   ];
-  for (const theme of ['day', 'night']) {
+}
+
+for (const theme of ['day', 'night']) {
+  test(`axe finds nothing serious on any view, ${theme}`, async ({ page, demo }) => {
+    test.setTimeout(400_000);
     await page.context().addCookies([{ name: 'mulch-theme', value: theme, url: demo.url }]);
-    for (const view of views) {
+    for (const view of await viewsOf(page, demo.url)) {
       await page.goto(demo.url + view);
       if (view !== '/nowhere') await alive(page);
       const { violations } = await new AxeBuilder({ page }).analyze();
       const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
       expect(
-        serious.map(
-          (v) => `${theme} ${view} ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`,
-        ),
+        serious.map((v) => `${view} ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`),
       ).toEqual([]);
     }
-  }
+  });
+}
+
+test('nothing runs off the page of a phone', async ({ page, demo }) => {
   await page.setViewportSize({ width: 390, height: 844 });
-  for (const view of views) {
+  for (const view of await viewsOf(page, demo.url)) {
     await page.goto(demo.url + view);
     const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
     expect(`${view} ${over}`).toBe(`${view} 0`);
   }
+});
+
+test.describe('in another time zone than the server', () => {
+  test.use({ timezoneId: 'Asia/Tokyo' });
+  test('times are those of the bench', async ({ page, demo }) => {
+    const [, , job] = (await viewsOf(page, demo.url)).find((v) => v.endsWith('open-up'))?.split('/') ?? [];
+    await page.goto(`${demo.url}/jobs/${job}/hand-over`);
+    await alive(page);
+    const time = page.getByRole('article').locator('time').first();
+    const at = new Date((await time.getAttribute('datetime')) ?? '');
+    const tokyo = new Intl.DateTimeFormat('en-GB', {
+      timeZone: 'Asia/Tokyo',
+      hour: '2-digit',
+      minute: '2-digit',
+    }).format(at);
+    await expect(time).toContainText(tokyo);
+  });
 });
 
 test('touch targets of a job view are at least 44 px', async ({ page, demo }) => {

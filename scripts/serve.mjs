@@ -9,6 +9,11 @@ process.env.MULCH_ROOT ??= fileURLToPath(new URL('../', import.meta.url));
 const host = process.env.HOST ?? '127.0.0.1';
 const port = Number(process.env.PORT ?? 4321);
 
+if (!['127.0.0.1', 'localhost', '::1'].includes(host)) {
+  console.error(`HOST is ${host}: without sign-in Mulch listens on loopback only (127.0.0.1).`);
+  process.exit(1);
+}
+
 const { handler } = await import('../dist/server/entry.mjs');
 const files = sirv(path.join(process.env.MULCH_ROOT, 'dist/client'), {
   etag: true,
@@ -37,9 +42,15 @@ server.on('error', (error) => {
   console.error(error.code === 'EADDRINUSE' ? `Port ${port} is in use. Set PORT to another one.` : error);
   process.exit(1);
 });
-server.listen(port, host, () => {
-  const at = server.address();
-  console.log(`Mulch is at http://${host}:${typeof at === 'object' && at ? at.port : port}/`);
+server.listen(port, host, async () => {
+  const url = `http://${host === '::1' ? '[::1]' : host}:${server.address().port}/`;
+  // Opens the database and brings its tables up to date before anybody is told to come.
+  const ready = await fetch(`${url}api/jobs`).catch(() => null);
+  if (!ready?.ok) {
+    console.error('Mulch cannot open its data. The line above says why; MULCH_DATA names the folder.');
+    process.exit(1);
+  }
+  console.log(`Mulch is at ${url}`);
 });
 for (const signal of ['SIGINT', 'SIGTERM']) {
   process.on(signal, () => {

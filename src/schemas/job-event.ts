@@ -81,6 +81,7 @@ const JOB_EVENTS = [
   }),
   event('intake.recorded', {
     function: Name,
+    alsoFails: Type.Optional(Type.Array(Name, { maxItems: 20 })),
     symptom: Line,
     pattern: oneOf(PATTERNS),
     since: Type.Optional(Line),

@@ -11,7 +11,8 @@ export function Clock({ at, day }: { at: string; day?: boolean }) {
   const date = new Date(at);
   const today = alive && isSameDay(date, new Date());
   return (
-    <time dateTime={at} className="mono" suppressHydrationWarning>
+    // Keyed, so that the words of another time zone are replaced and not kept.
+    <time key={String(alive)} dateTime={at} className="mono" suppressHydrationWarning>
       {format(date, day && !today ? 'd MMM HH:mm' : 'HH:mm')}
     </time>
   );

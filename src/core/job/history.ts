@@ -1,6 +1,7 @@
-import type { JobEvent, JobOpened } from './event';
-import { type BenchEvent, EVENT_KINDS, type EventKind } from './events/index';
-import { effective, type JobRecord, judge } from './reduce';
+import type { JobEvent } from './event';
+import { EVENT_KINDS, type EventKind } from './events/index';
+import { effective, open, step } from './reduce';
+import type { JobState } from './state';
 
 export interface HistoryLine {
   id: string;
@@ -18,17 +19,18 @@ export interface HistoryLine {
  * @example history(events)[1].text // 'Taken in: “drops out on the left”, now and then'
  */
 export function history(events: JobEvent[]): HistoryLine[] {
-  let record: JobRecord | null = null;
+  let state: JobState | null = null;
   return effective(events).map((e) => {
     const line = { id: e.id, at: e.at, by: e.by, type: e.type };
-    const text = record && e.type !== 'job.opened' ? says(e, record) : `Opened as ${(e as JobOpened).tag}`;
-    record = judge(record, e);
-    return { ...line, text };
+    if (e.type === 'job.opened') {
+      state = open(e);
+      return { ...line, text: `Opened as ${e.tag}` };
+    }
+    const before = state as JobState;
+    state = step(before, e);
+    return { ...line, text: (EVENT_KINDS[e.type] as EventKind<object>).says(e, before) };
   });
 }
-
-const says = (e: BenchEvent, record: JobRecord): string =>
-  (EVENT_KINDS[e.type] as EventKind<object>).says(e, record.state);
 
 /**
  * The entry that Undo would take back: the last one that counts, never the opening.

@@ -419,6 +419,46 @@ describe('the whole way', () => {
   });
 });
 
+describe('more than one thing wrong', () => {
+  const fork = {
+    ...map,
+    functions: [...map.functions, { id: 'level', name: 'level shows', output: 'W1' }],
+  };
+  const start = (alsoFails: string[]) =>
+    tell(
+      judge(null, {
+        ...stamp(),
+        type: 'job.opened',
+        job: '01ARZ3NDEKTSV4RRFFQ69G5FAV',
+        tag: 'J-1',
+        map: fork,
+      }),
+      { ...intake, alsoFails } as Told,
+    );
+  const of = (r: JobRecord, id: string) => traceView(r.state).suspects.find((s) => s.id === id)?.p ?? 0;
+
+  it('looks for what two symptoms share', () => {
+    const shared = start(['level']);
+    expect(of(shared, 'N1') + of(shared, 'W1')).toBeGreaterThan(0.95);
+    expect(of(shared, 'M1')).toBeLessThan(of(start([]), 'M1') / 5);
+    expect(refusal(() => start(['works']))?.path).toBe('/alsoFails/0');
+  });
+
+  it('looks at two faults at once when no single one fits', () => {
+    let r = start([]);
+    expect(traceView(r.state).together).toBeUndefined();
+    // The striker fails though everything before it is good, and the sensor side fails as well.
+    r = tell(r, gate('mains', 0), gate('capacitor', 1), lift);
+    const flex: Told = { type: 'check.recorded', check: 'continuity:W1', outcome: 'bad', source: 'meter' };
+    const works: Told = { type: 'check.recorded', check: 'symptom:level', outcome: 'ok', source: 'eye' };
+    r = tell(r, flex, flex, works, works);
+    const view = traceView(r.state);
+    expect(traceRequest(r.state).options?.maxFaults).toBe(2);
+    expect(view.together?.ids.length).toBe(2);
+    expect(view.suspects.reduce((a, s) => a + s.p, 0)).toBeGreaterThan(1);
+  });
+});
+
 describe('the ledger on its own', () => {
   it('answers items and what a final close would refuse, and names the event that breaks a rule', () => {
     const events = [

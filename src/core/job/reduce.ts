@@ -15,7 +15,8 @@ export interface JobRecord {
 /** Kinds still welcome after a job was handed over, or while it is parked, without waking it. */
 const ALWAYS = new Set(['note.added']);
 
-function open(e: JobOpened): JobState {
+/** State of a job that has just been opened. */
+export function open(e: JobOpened): JobState {
   validateMap(e.map);
   return {
     id: e.job,
@@ -41,7 +42,8 @@ function open(e: JobOpened): JobState {
   };
 }
 
-function step(state: JobState, event: BenchEvent): JobState {
+/** State after one more event that counts. */
+export function step(state: JobState, event: BenchEvent): JobState {
   const kind = EVENT_KINDS[event.type] as EventKind<object>;
   if (!ALWAYS.has(event.type)) demand(!state.handedOver, 'this job is handed over. Undo the hand over first');
   const meta: Meta = { id: event.id, at: event.at, by: event.by };

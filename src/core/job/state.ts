@@ -30,6 +30,8 @@ export const PATTERN_Q: Record<Pattern, number> = {
 export interface Intake {
   /** the function that fails, by its id on the map */
   function: string;
+  /** further functions that fail with it */
+  alsoFails?: string[];
   /** in the owner's words */
   symptom: string;
   pattern: Pattern;

@@ -5,12 +5,15 @@ import { openAccess } from './open';
 import { symptomId } from './proofs';
 import { type JobState, PATTERN_Q } from './state';
 
+/** Elements up to which two faults at once are reckoned. */
+const MOST_FOR_TWO = 300;
 /** Minutes to switch a unit on, and to take the power out again. Common practice, no source. */
 const POWER_MINUTES = { onMinutes: 1, offMinutes: 1 };
 
 /**
  * The trace request that a job amounts to: elements of its map with q from the pattern of the
- * symptom, derived checks, what is open, the power, and the log headed by the symptom itself.
+ * symptom, derived checks, what is open, the power, and the log headed by the symptoms themselves.
+ * When no single fault fits the log, two at once are allowed.
  *
  * @param state a job that has been taken in
  * @param extra an answer not yet recorded, to see what it would change
@@ -24,7 +27,12 @@ export function traceRequest(
   const { map, intake } = state;
   const q = intake ? PATTERN_Q[intake.pattern] : 1;
   const checks = deriveChecks(map);
-  const log: TraceLogEntry[] = intake ? [{ check: symptomId(state), outcome: 'bad' }] : [];
+  const log: TraceLogEntry[] = intake
+    ? [symptomId(state), ...(intake.alsoFails ?? []).map((f) => `symptom:${f}`)].map((check) => ({
+        check,
+        outcome: 'bad',
+      }))
+    : [];
   for (const r of state.trace) {
     if (r.tried) log.push({ tried: r.tried.remedy, element: r.tried.element });
     else if (r.check && r.reading !== undefined && r.expect)
@@ -44,7 +52,7 @@ export function traceRequest(
     ...(a.needs ? { needs: a.needs } : {}),
   }));
   const opened = openAccess(state).filter((id) => access.some((a) => a.id === id));
-  return {
+  const request: TraceRequest = {
     elements: map.elements.map((e) => ({
       id: e.id,
       weight: e.weight,
@@ -64,6 +72,9 @@ export function traceRequest(
     log,
     options: { lookahead: 2, top: 12, repeats: 'intermittent only' },
   };
+  // Answers that fit no single fault are looked at again as two at once.
+  const two = map.elements.length <= MOST_FOR_TWO && suspicion(request).contradiction;
+  return two ? { ...request, options: { ...request.options, maxFaults: 2, lookahead: 1 } } : request;
 }
 
 /** A next check or repair with its words. */
@@ -90,6 +101,8 @@ export interface TraceView {
   /** element ids with their suspicion, most suspect first */
   suspects: { id: string; p: number }[];
   next: NextStep[];
+  /** two faults at once that explain the log best, where no single one does */
+  together?: { ids: string[]; p: number };
   /** whether repairing now beats every check, and the sentence with its figures */
   enough: boolean;
   reason: string;
@@ -179,7 +192,16 @@ export function traceView(state: JobState, computed?: TraceAnswer): TraceView {
       ? `Enough: begin with “${repair?.title}”. Mended in about ${minutes(now)}; the best further check would make it ${minutes(best.expectedMinutes)}.`
       : `Enough: no further check would tell anything. Mended in about ${minutes(now)}.`
     : `Checking still pays: about ${minutes(best?.expectedMinutes ?? now)} to mended, against ${minutes(now)} when repairing now.`;
-  return { answer, checks, suspects, next, enough: answer.enough, reason };
+  const pair = answer.faultSets?.find((f) => f.ids.length === 2);
+  return {
+    answer,
+    checks,
+    suspects,
+    next,
+    enough: answer.enough,
+    reason,
+    ...(pair ? { together: pair } : {}),
+  };
 }
 
 /**

@@ -41,6 +41,9 @@ export function reportOf(state: JobState, events: JobEvent[]): ReportSection[] {
             at: state.openedAt,
             text: `“${intake.symptom}”, ${intake.pattern}${intake.since ? `, since ${intake.since}` : ''}`,
           },
+          ...(intake.alsoFails ?? []).map((id) => ({
+            text: `Fails with it: ${state.map.functions.find((f) => f.id === id)?.name ?? id}`,
+          })),
           ...(intake.unitSays ? [{ text: `The unit itself said: ${intake.unitSays}` }] : []),
           ...(intake.variant
             ? [

@@ -1,3 +1,4 @@
+import { demand } from '../refusal';
 import type { Expect, TraceCheck, TraceElement } from './types';
 
 /** Sensitivity of a check that states none. Common practice, no source. */
@@ -16,6 +17,8 @@ export interface AnswerTable {
   /** class of each element */
   classOf: Uint16Array;
   classes: number;
+  /** how many elements each class has */
+  sizes: Uint32Array;
   /** [answer] chance under the empty set */
   none: Float64Array;
   /** [answer][class] chance under a single fault */
@@ -32,6 +35,8 @@ export interface AnswerTable {
  * @param check a checked check
  * @param elements all elements, for their q
  * @param indexOf element id to index
+ * @param at path of the check, for a refusal
+ * @throws Refusal naming an exercised element that is not known
  * @returns chances per answer and class, 0 to 1
  * @example answerTable(check, elements, indexOf).one[0] // chances of "bad" per class
  */
@@ -39,11 +44,19 @@ export function answerTable(
   check: TraceCheck,
   elements: TraceElement[],
   indexOf: Map<string, number>,
+  at = '',
 ): AnswerTable {
   const classOf = new Uint16Array(elements.length);
   return check.outcomes
     ? severalAnswers(check.outcomes, classOf, indexOf)
-    : twoAnswers(check, elements, classOf, indexOf);
+    : twoAnswers(check, elements, classOf, indexOf, at);
+}
+
+function sizesOf(classOf: Uint16Array, classes: number): Uint32Array {
+  const sizes = new Uint32Array(classes);
+  for (let i = 0; i < classOf.length; i++)
+    sizes[classOf[i] as number] = (sizes[classOf[i] as number] as number) + 1;
+  return sizes;
 }
 
 function twoAnswers(
@@ -51,12 +64,19 @@ function twoAnswers(
   elements: TraceElement[],
   classOf: Uint16Array,
   indexOf: Map<string, number>,
+  at: string,
 ): AnswerTable {
   const s = check.sensitivity ?? SENSITIVITY;
   const f = check.falseAlarm ?? FALSE_ALARM;
   const hidden = [1];
+  let last = -1;
   for (const id of check.exercises ?? []) {
-    const i = indexOf.get(id) as number;
+    // Cones are written in the order of the map: most often the next id is the next element.
+    const next = last + 1;
+    const i = elements[next]?.id === id ? next : (indexOf.get(id) ?? -1);
+    if (i < 0)
+      demand(false, `element “${id}” is not known`, `${at}/exercises/${check.exercises?.indexOf(id)}`);
+    last = i;
     const x = 1 - s * (check.provokes?.[id] ?? elements[i]?.q ?? 1);
     const k = hidden.indexOf(x);
     classOf[i] = k >= 0 ? k : hidden.push(x) - 1;
@@ -74,6 +94,7 @@ function twoAnswers(
     answers: ['bad', 'ok'],
     classOf,
     classes: c,
+    sizes: sizesOf(classOf, c),
     none: Float64Array.of(f, 1 - f),
     one: [bad1, complement(bad1)],
     two: [bad2, complement(bad2)],
@@ -122,6 +143,7 @@ function severalAnswers(
     answers: outcomes.map((o) => o.id),
     classOf,
     classes: c,
+    sizes: sizesOf(classOf, c),
     none: Float64Array.from(chances(outcomes.map(() => false))),
     one,
     two,

@@ -156,7 +156,6 @@ export function buildModel(request: TraceRequest): Model {
     demand(c.minutes > 0, `minutes of check “${c.id}” must be over 0`, `${at}/minutes`);
     demand(inUnit(c.sensitivity ?? 0), `sensitivity of “${c.id}” must lie in 0 to 1`, `${at}/sensitivity`);
     demand(inUnit(c.falseAlarm ?? 0), `falseAlarm of “${c.id}” must lie in 0 to 1`, `${at}/falseAlarm`);
-    known(c.exercises ?? [], `${at}/exercises`);
     for (const [id, q] of Object.entries(c.provokes ?? {})) {
       demand(indexOf.has(id), `element “${id}” is not known`, `${at}/provokes/${id}`);
       demand(q > 0 && q <= 1, `provokes of “${id}” must be over 0, at most 1`, `${at}/provokes/${id}`);
@@ -168,7 +167,7 @@ export function buildModel(request: TraceRequest): Model {
         known(o.points, `${at}/outcomes/${k}/points`);
       });
     }
-    return answerTable(c, elements, indexOf);
+    return answerTable(c, elements, indexOf, at);
   });
 
   return {

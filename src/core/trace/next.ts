@@ -1,7 +1,8 @@
 import { answerFactors, type Belief, marginals, scaled, total, weighed } from './belief';
-import { deal, MOST_CLASSES, merge, mergedMinutes } from './deal';
+import { deal, MOST_CLASSES, merge, mergedMinutes, type Ranked, rankBlocks } from './deal';
 import type { AnswerTable } from './likelihood';
 import { type Model, powerMinutes } from './model';
+import { besideOf, pairMinutes, type Square, square } from './pairs';
 import {
   type Bench,
   benchOf,
@@ -25,28 +26,30 @@ interface Moment {
   belief: Belief;
   power: Power | undefined;
   order: Uint32Array;
+  /** the order laid out by rank, where there are only single faults */
+  ranked: Ranked | null;
+  /** the pairs as a square, where there are any */
+  pairs: Square | null;
 }
 
 const entropy = (x: number) => (x > 0 && x < 1 ? -x * Math.log2(x) : 0);
 
-/** Chance of each answer, and the bits it tells of the fault set. */
-function tells(b: Belief, t: AnswerTable): { p: number[]; bits: number } {
+/** Chance of each answer, and the bits it tells of the fault set; `beside` where there are pairs. */
+function tells(b: Belief, t: AnswerTable, beside: Float64Array | null): { p: number[]; bits: number } {
   const n = b.one.length;
   const { classOf, classes } = t;
   const one = new Float64Array(classes);
-  const two = b.two ? new Float64Array(classes * classes) : null;
+  const two = beside ? new Float64Array(classes * classes) : null;
   for (let i = 0; i < n; i++) {
     const k = classOf[i] as number;
     one[k] = (one[k] as number) + (b.one[i] as number);
   }
-  if (b.two && two) {
-    let k = 0;
+  if (two && beside) {
+    // Every pair is met twice, once from each side.
     for (let i = 0; i < n; i++) {
       const row = (classOf[i] as number) * classes;
-      for (let j = i + 1; j < n; j++) {
-        const at = row + (classOf[j] as number);
-        two[at] = (two[at] as number) + (b.two[k++] as number);
-      }
+      for (let k = 0; k < classes; k++)
+        two[row + k] = (two[row + k] as number) + (beside[i * classes + k] as number) / 2;
     }
   }
   const p: number[] = [];
@@ -70,6 +73,13 @@ function tells(b: Belief, t: AnswerTable): { p: number[]; bits: number } {
   return { p, bits: Math.max(0, bits) };
 }
 
+/** What a check would tell from one moment. */
+interface Told {
+  p: number[];
+  bits: number;
+  beside: Float64Array | null;
+}
+
 class Search {
   private readonly benches = new Map<string, Bench>();
   private readonly ladders;
@@ -90,11 +100,28 @@ class Search {
 
   moment(belief: Belief, opened: boolean[], power: Power | undefined): Moment {
     const bench = this.bench(opened);
-    return { bench, belief, power, order: orderBlocks(bench, marginals(belief)) };
+    return this.momentOf(bench, belief, power, orderBlocks(bench, marginals(belief)));
+  }
+
+  private momentOf(bench: Bench, belief: Belief, power: Power | undefined, order: Uint32Array): Moment {
+    return {
+      bench,
+      belief,
+      power,
+      order,
+      ranked: belief.two ? null : rankBlocks(bench, belief, order),
+      pairs: belief.two ? square(belief) : null,
+    };
+  }
+
+  told(from: Moment, c: number): Told {
+    const table = this.model.tables[c] as AnswerTable;
+    const beside = from.pairs ? besideOf(from.pairs, table) : null;
+    return { ...tells(from.belief, table, beside), beside };
   }
 
   /** Minutes of one check from here, and of the best continuation after each answer. */
-  check(from: Moment, c: number, chances: number[], deeper: number[] | null): number {
+  check(from: Moment, c: number, { p: chances, beside }: Told, deeper: number[] | null): number {
     const { model } = this;
     const check = model.request.checks[c];
     const table = model.tables[c] as AnswerTable;
@@ -107,32 +134,36 @@ class Search {
       for (const a of closure) opened[a] = true;
       here = this.moment(from.belief, opened, from.power);
     }
-    const dealt =
-      here.belief.two || table.classes > MOST_CLASSES
-        ? null
-        : deal(here.bench, here.belief, here.order, table);
-    const quick = dealt && here.bench.plain && !deeper ? dealt : null;
+    const dealt = here.ranked && table.classes <= MOST_CLASSES ? deal(here.ranked, table) : null;
     let minutes = (check?.minutes ?? 0) + opens + powerMinutes(model, from.power, wanted);
+    if (here.bench.plain && !deeper) {
+      if (dealt) {
+        for (let a = 0; a < table.answers.length; a++) {
+          const mass = (chances[a] as number) - here.belief.none * (table.none[a] as number);
+          minutes += mergedMinutes(dealt, table.one[a] as Float64Array, mass);
+        }
+        return minutes;
+      }
+      if (here.pairs && beside) {
+        return pairMinutes(here.bench, here.belief, here.pairs, table, beside).reduce(
+          (sum, m) => sum + m,
+          minutes,
+        );
+      }
+    }
     const power = wanted ?? from.power;
     table.answers.forEach((_, a) => {
       const p = chances[a] as number;
       if (!(p > 0)) return;
-      if (quick) {
-        minutes += mergedMinutes(quick, table.one[a] as Float64Array);
-        return;
-      }
       const after = weighed(here.belief, table, answerFactors(table, a));
       const order = dealt
         ? merge(dealt, table.one[a] as Float64Array)
         : orderBlocks(here.bench, marginals(after));
       let value = walk(here.bench, after, order);
       if (deeper) {
-        const then: Moment = { bench: here.bench, belief: scaled(after, p), power, order };
+        const then = this.momentOf(here.bench, scaled(after, p), power, order);
         for (const d of deeper) {
-          value = Math.min(
-            value,
-            p * this.check(then, d, tells(then.belief, model.tables[d] as AnswerTable).p, null),
-          );
+          value = Math.min(value, p * this.check(then, d, this.told(then, d), null));
         }
       }
       minutes += value;
@@ -177,7 +208,7 @@ export function rank(
   const lookahead = model.request.options?.lookahead ?? 1;
 
   let candidates = model.tables
-    .map((t, c) => ({ c, ...tells(now.belief, t) }))
+    .map((_, c) => ({ c, ...search.told(now, c) }))
     .filter((x) => x.bits > 1e-12 && offered(model, x.c, p));
   let deeper: number[] | null = null;
   if (lookahead === 2) {
@@ -185,13 +216,14 @@ export function rank(
     deeper = candidates.map((x) => x.c);
   }
 
-  const checks = candidates.map(({ c, p: chances, bits }): NextAction => {
+  const checks = candidates.map(({ c, ...told }): NextAction => {
+    const { p: chances, bits } = told;
     const check = model.request.checks[c];
     const power = powerMinutes(model, now.power, check?.power);
     return {
       kind: 'check',
       id: check?.id ?? '',
-      expectedMinutes: search.check(now, c, chances, deeper),
+      expectedMinutes: search.check(now, c, told, deeper),
       ...(check?.outcomes
         ? { pOutcomes: check.outcomes.map((o, k) => ({ id: o.id, p: chances[k] as number })) }
         : { pBad: chances[0] as number }),

@@ -198,8 +198,8 @@ function walkLadders(bench: Bench, b: Belief, order: ArrayLike<number>, first?: 
 
 /**
  * Minutes when one element is done before everything else, for every element of one moment. In the
- * plain single-fault case moving a block to the front only saves its place and the waiting of those
- * it overtakes, so no second walk is needed.
+ * plain case moving a block to the front only costs its wait and saves that of those it overtakes, so
+ * no second walk is needed.
  *
  * @param bench blocks and what is open
  * @param b weights of the fault sets
@@ -208,19 +208,31 @@ function walkLadders(bench: Bench, b: Belief, order: ArrayLike<number>, first?: 
  * @example walkHeads(bench, belief, order)(3)
  */
 export function walkHeads(bench: Bench, b: Belief, order: Uint32Array): (element: number) => number {
-  if (!bench.plain || b.two) return (e) => walk(bench, b, order, e);
+  if (!bench.plain) return (e) => walk(bench, b, order, e);
+  const n = b.one.length;
   const all = atFault(b);
   const base = walk(bench, b, order);
-  const moved = new Float64Array(b.one.length);
+  const moved = new Float64Array(n);
   let left = all;
   let before = 0;
-  for (const k of order) {
+  for (let m = 0; m < order.length; m++) {
+    const k = order[m] as number;
     const e = bench.elementOf[k] as number;
-    const m = bench.minutesOf[k] as number;
-    const p = b.one[e] as number;
-    moved[e] = base + m * (all - left) - p * before;
-    left -= p;
-    before += m;
+    const minutes = bench.minutesOf[k] as number;
+    // What this one takes off the waiting of each it overtakes: itself, and its pairs with those done by then.
+    let takes = b.one[e] as number;
+    let saved = takes * before;
+    if (b.two) {
+      saved = 0;
+      for (let i = 0; i < m; i++) {
+        const o = order[i] as number;
+        saved += takes * (bench.minutesOf[o] as number);
+        takes += b.two[pairIndex(n, e, bench.elementOf[o] as number)] as number;
+      }
+    }
+    moved[e] = base + minutes * (all - left) - saved;
+    left -= takes;
+    before += minutes;
   }
   return (e) => moved[e] as number;
 }

@@ -10,6 +10,7 @@ import { useJob } from '../job/use-job';
 
 interface Form {
   function: string;
+  alsoFails: string[];
   symptom: string;
   pattern: Pattern;
   since: string;
@@ -21,6 +22,8 @@ interface Form {
 
 const KEEP = ['stored data', 'settings', 'warranty seal', 'media inside'];
 
+const alsoFails = (f: Form) => f.alsoFails.filter((id) => id !== f.function);
+
 /** What comes in: which function fails, how, how often, what must not be lost, what can hurt. */
 export function TakeIn() {
   const { job, record, go } = useJob();
@@ -29,6 +32,7 @@ export function TakeIn() {
   const form = useForm<Form>({
     defaultValues: {
       function: intake?.function ?? (map.functions.length === 1 ? (map.functions[0]?.id ?? '') : ''),
+      alsoFails: intake?.alsoFails ?? [],
       symptom: intake?.symptom ?? '',
       pattern: intake?.pattern ?? 'always',
       since: intake?.since ?? '',
@@ -46,6 +50,7 @@ export function TakeIn() {
         symptom: text(f.symptom),
         pattern: f.pattern,
         keep: f.keep.split(',').map(text).filter(Boolean),
+        ...(alsoFails(f).length ? { alsoFails: alsoFails(f) } : {}),
         ...(text(f.since) ? { since: text(f.since) } : {}),
         ...(text(f.unitSays) ? { unitSays: text(f.unitSays) } : {}),
         ...(f.variant ? { variant: f.variant } : {}),
@@ -56,6 +61,7 @@ export function TakeIn() {
     });
   const at = (path: string) => (wrong?.path === path ? wrong.reason : undefined);
   const keep = form.watch('keep');
+  const main = form.watch('function');
   const says = form.watch('unitSays');
   const known = new Set(map.hazards.map((h) => h.kind));
   const addable = HAZARD_KINDS.filter((k) => !known.has(k));
@@ -78,6 +84,29 @@ export function TakeIn() {
             />
           )}
         />
+        {map.functions.length > 1 && main && (
+          <Controller
+            control={form.control}
+            name="alsoFails"
+            render={({ field }) => (
+              <Choices
+                many
+                label="And fails with it"
+                name="alsoFails"
+                value={field.value}
+                onPick={(v) =>
+                  field.onChange(
+                    field.value.includes(v) ? field.value.filter((x) => x !== v) : [...field.value, v],
+                  )
+                }
+                options={map.functions
+                  .filter((f) => f.id !== main)
+                  .map((f) => ({ value: f.id, words: f.name }))}
+                hint="What fails together is looked for where both come from."
+              />
+            )}
+          />
+        )}
         <div className="grid grid-cols-[minmax(0,2fr)_minmax(0,1fr)] max-[760px]:grid-cols-1 gap-4">
           <TextField
             label="What happens instead"

@@ -3,6 +3,7 @@ import { traceRequest } from '../../core/job';
 import { suspicion } from '../../core/trace';
 import { Action, Second } from '../../ui/Action';
 import { SelectField } from '../../ui/Field';
+import { Warn } from '../../ui/Signs';
 import { useFocusKept } from '../../ui/use-focus-kept';
 import { useJob } from '../job/use-job';
 import { useTrace } from '../job/use-trace';
@@ -88,9 +89,12 @@ function TraceSheet() {
             forecast={forecast}
             chosen={chosen}
           />
-          {view.answer.contradiction && (
-            <p className="text-ochre font-[600]">
-              These answers do not fit any single fault. Take the most surprising one again, or look for two.
+          {(view.together || view.answer.contradiction) && (
+            <p className="flex gap-2 text-ochre font-[600]">
+              <Warn />
+              {view.together
+                ? `No single fault explains these answers. Two at once most likely: ${view.together.ids.join(' and ')}, ${percent(view.together.p)} %. Take the most surprising answer again before you trust it.`
+                : 'These answers do not fit together. Take the most surprising one again.'}
             </p>
           )}
         </section>

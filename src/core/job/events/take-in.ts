@@ -8,6 +8,13 @@ export const intakeRecorded = kind<Intake & { addHazards?: HazardKind[] }>({
   apply(state, { addHazards = [], ...intake }) {
     const fn = state.map.functions.find((f) => f.id === intake.function);
     demand(fn, 'say which function fails', '/function');
+    (intake.alsoFails ?? []).forEach((id, k) => {
+      demand(
+        id !== intake.function && state.map.functions.some((f) => f.id === id),
+        `${id} is no other function of this unit`,
+        `/alsoFails/${k}`,
+      );
+    });
     demand(intake.symptom.trim() !== '', 'say what it does wrong', '/symptom');
     demand(
       intake.variant === undefined || state.map.variants?.some((v) => v.id === intake.variant),
