@@ -86,6 +86,34 @@ describe('computations as endpoints', () => {
     );
   });
 
+  it('tighten and prove answer what the core answers', async () => {
+    const lid = {
+      points: [0, 1, 2, 3].map((i) => ({
+        id: String(i + 1),
+        x: Math.cos((i * Math.PI) / 2),
+        y: Math.sin((i * Math.PI) / 2),
+      })),
+      torque: 2,
+    };
+    const passes = (await (await post('/api/compute/tighten', lid)).json()).passes as {
+      sequence: string[];
+      torque?: number;
+    }[];
+    expect(passes[1]).toEqual({ name: '30 %', fraction: 0.3, torque: 0.6, sequence: ['1', '3', '2', '4'] });
+    const closing = [{ id: 'lid', minutes: 4 }];
+    expect(await (await post('/api/compute/prove', { closing, testMinutes: 1, pFail: 0.25 })).json()).toEqual(
+      {
+        places: [
+          { after: null, expectedMinutes: 1 },
+          { after: 'lid', expectedMinutes: 3 },
+        ],
+        best: null,
+        skipMinutes: 2,
+      },
+    );
+    expect((await post('/api/compute/prove', { closing, testMinutes: 1, pFail: 2 })).status).toBe(422);
+  });
+
   it('are described: every reference in /api/openapi.json leads somewhere', async () => {
     const doc = await (await fetch(at('/api/openapi.json'))).json();
     expect(doc.openapi).toBe('3.1.0');

@@ -1,4 +1,6 @@
 import { Type } from '@sinclair/typebox';
+import type { ProveRequest } from '../core/prove';
+import type { TightenRequest } from '../core/tighten';
 import type { TraceRequest } from '../core/trace';
 import { LedgerEventSchema } from './job-event';
 import { ExpectSchema } from './unit-map';
@@ -141,4 +143,52 @@ export const LedgerAnswerSchema = closed(
     ),
   },
   { $id: 'LedgerAnswer' },
+);
+
+const Real = Type.Number();
+export const TightenRequestSchema = closed(
+  {
+    points: Type.Array(closed({ id: Name, x: Real, y: Real }), { minItems: 1, maxItems: 500 }),
+    torque: Type.Optional(Real),
+    lid: Type.Optional(oneOf(['metal', 'plastic'] as const)),
+  },
+  { $id: 'TightenRequest', title: 'Order and passes for the screws of a lid' },
+);
+agrees<Says<typeof TightenRequestSchema, TightenRequest>>();
+
+export const TightenAnswerSchema = closed(
+  {
+    passes: Type.Array(
+      closed({ name: Name, fraction: Chance, torque: Type.Optional(Real), sequence: Type.Array(Name) }),
+    ),
+  },
+  { $id: 'TightenAnswer' },
+);
+
+export const ProveRequestSchema = closed(
+  {
+    closing: Type.Array(
+      closed({
+        id: Name,
+        minutes: Real,
+        undoMinutes: Type.Optional(Real),
+        testableAfter: Type.Optional(Type.Boolean()),
+        holdOpenMinutes: Type.Optional(Real),
+      }),
+      { maxItems: 1000 },
+    ),
+    testMinutes: Real,
+    pFail: Real,
+  },
+  { $id: 'ProveRequest', title: 'Where on the way back a test costs least' },
+);
+agrees<Says<typeof ProveRequestSchema, ProveRequest>>();
+
+export const ProveAnswerSchema = closed(
+  {
+    places: Type.Array(closed({ after: Type.Union([Name, Type.Null()]), expectedMinutes: Real })),
+    best: Type.Union([Name, Type.Null()]),
+    skipMinutes: Real,
+  },
+  { $id: 'ProveAnswer' },
 );

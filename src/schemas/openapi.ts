@@ -24,6 +24,20 @@ const ROUTES: Route[] = [
     body: 'LedgerRequest',
     answer: 'LedgerAnswer',
   },
+  {
+    path: '/api/compute/tighten',
+    method: 'post',
+    summary: 'Order and passes for the screws of a lid',
+    body: 'TightenRequest',
+    answer: 'TightenAnswer',
+  },
+  {
+    path: '/api/compute/prove',
+    method: 'post',
+    summary: 'Where on the way back a test costs least',
+    body: 'ProveRequest',
+    answer: 'ProveAnswer',
+  },
   { path: '/api/jobs', method: 'get', summary: 'All jobs, summed up' },
   { path: '/api/jobs', method: 'post', summary: 'Open a job on a unit', body: 'OpenJob' },
   {

@@ -1,5 +1,14 @@
 import { OpenJobSchema, SaveUnitSchema } from './commands';
-import { LedgerAnswerSchema, LedgerRequestSchema, TraceAnswerSchema, TraceRequestSchema } from './compute';
+import {
+  LedgerAnswerSchema,
+  LedgerRequestSchema,
+  ProveAnswerSchema,
+  ProveRequestSchema,
+  TightenAnswerSchema,
+  TightenRequestSchema,
+  TraceAnswerSchema,
+  TraceRequestSchema,
+} from './compute';
 import { JobEventSchema } from './job-event';
 import { JobFileSchema, PostEventsSchema } from './job-file';
 import { ProblemSchema } from './problem';
@@ -15,11 +24,15 @@ export const CHECKED = {
   SaveUnit: SaveUnitSchema,
   TraceRequest: TraceRequestSchema,
   LedgerRequest: LedgerRequestSchema,
+  TightenRequest: TightenRequestSchema,
+  ProveRequest: ProveRequestSchema,
 } as const;
 
 /** Documents that only leave. */
 export const ANSWERS = {
   TraceAnswer: TraceAnswerSchema,
   LedgerAnswer: LedgerAnswerSchema,
+  TightenAnswer: TightenAnswerSchema,
+  ProveAnswer: ProveAnswerSchema,
   Problem: ProblemSchema,
 } as const;

@@ -13,3 +13,4 @@ export { comesAfter, coversNeeded, gatesAhead, offCount, type RunStop, runOf, ty
 export * from './state';
 export { type JobSummary, summarise } from './summary';
 export { beliefHistory, type NextStep, type TraceView, traceRequest, traceView } from './trace-of';
+export { type TryOpen, tryOpen } from './try-open';

@@ -1,5 +1,5 @@
 import { useCallback, useMemo, useState } from 'react';
-import { symptomProof } from '../../core/job';
+import { symptomProof, tryOpen } from '../../core/job';
 import { closeRefusals, specOf, tally, type WayBackStep, wayBack } from '../../core/ledger';
 import { Action, Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
@@ -12,6 +12,7 @@ import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 
 const SHOWN = 3;
+const minutes = (m: number) => `${m < 10 ? Number(m.toFixed(1)) : Math.round(m)}\u00a0min`;
 
 /** The way back, written from what was really recorded: the next thing big, the rest below it. */
 export function CloseUp() {
@@ -288,7 +289,7 @@ function TryItOpen() {
   const { job, go } = useJob();
   const proof = symptomProof(job);
   const up = proof?.outcome === 'ok';
-  const covers = job.ledger.covers.filter((c) => c.state !== 'final').length;
+  const costs = useMemo(() => tryOpen(job), [job]);
   if (!job.fix) return null;
   return (
     <section className="gate border-t-0!" data-up={up} aria-label="Try it open">
@@ -304,9 +305,9 @@ function TryItOpen() {
           </p>
         ) : (
           <p className="note">
-            {covers
-              ? 'Nothing is screwed shut yet: a test now costs a minute or two. Found out after the close, it costs opening again.'
-              : 'Everything is shut. Test it now.'}
+            A test now takes about {minutes(costs.places[0]?.expectedMinutes ?? 0)}. Skipped, about{' '}
+            {minutes(costs.skipMinutes)} are lost on average: {Math.round(costs.pFail * 100)}&nbsp;% that it
+            has to be opened again.
           </p>
         )}
         {!up && (

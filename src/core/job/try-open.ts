@@ -1,0 +1,40 @@
+import { wayBack } from '../ledger';
+import { bestTest, type ProveAnswer } from '../prove';
+import type { JobState } from './state';
+
+/** Minutes of one step of the way back, per piece. Common practice, no source. */
+const MINUTES = { screw: 0.4, plug: 0.5, other: 1 };
+/** Minutes of a test that is made while it can still be had open. Common practice, no source. */
+const TEST_MINUTES = 1.5;
+/** Chance that a connector handled on the way gives a fault of its own. Common practice, no source. */
+const PER_CONNECTOR = 0.02;
+
+/** Chance of a remedy that was planned without tracing. Common practice, no source. */
+const UNTRACED = 0.7;
+
+export interface TryOpen extends ProveAnswer {
+  pFail: number;
+}
+
+/**
+ * What a test costs now, while the unit is open, and what skipping it is expected to cost: the chance
+ * that the remedy did not mend it, and that a plug handled on the way gives trouble, times closing
+ * and opening again.
+ *
+ * @param state a job whose remedy is done
+ * @returns places with minutes, the cost of skipping, and the chance of failing
+ * @example tryOpen(state).skipMinutes // 3.4
+ */
+export function tryOpen(state: JobState): TryOpen {
+  const plugs = state.ledger.items.filter((i) => i.kind === 'plug').length;
+  const mended = state.plan?.chance ?? UNTRACED;
+  const pFail = 1 - mended * (1 - PER_CONNECTOR) ** plugs;
+  const closing = wayBack(state.ledger)
+    .filter((s) => s.kind === 'return')
+    .map((s, i) => {
+      const each =
+        s.item?.kind === 'fastener' ? MINUTES.screw : s.item?.kind === 'plug' ? MINUTES.plug : MINUTES.other;
+      return { id: `${i} ${s.text}`, minutes: each * s.left };
+    });
+  return { ...bestTest({ closing, testMinutes: TEST_MINUTES, pFail }), pFail };
+}

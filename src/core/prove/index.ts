@@ -1,0 +1,1 @@
+export { bestTest, type ClosingMove, type ProveAnswer, type ProveRequest } from './places';

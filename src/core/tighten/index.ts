@@ -1,0 +1,1 @@
+export { type TightenPass, type TightenRequest, tighten } from './tighten';
