@@ -114,6 +114,34 @@ describe('computations as endpoints', () => {
     expect((await post('/api/compute/prove', { closing, testMinutes: 1, pFail: 2 })).status).toBe(422);
   });
 
+  it('order and schedule answer what the core answers', async () => {
+    const moves = [
+      { id: 'screws', minutes: 2, tool: 'PH1', sideUp: 'top' },
+      { id: 'lid', minutes: 1, tool: null, sideUp: null, after: ['screws'] },
+    ];
+    const quick = { moves, goal: ['lid'], toolMinutes: 0.25, flipMinutes: 0.5 };
+    expect(await (await post('/api/compute/order', quick)).json()).toEqual({
+      order: ['screws', 'lid'],
+      minutes: 3.75,
+      toolChanges: 1,
+      flips: 1,
+      optimal: true,
+      lowerBound: 3.75,
+    });
+    expect((await post('/api/compute/order', { ...quick, goal: [] })).status).toBe(422);
+    const day = {
+      tasks: [
+        { id: 'glue', handsOn: 2, handsOff: 30 },
+        { id: 'clean', handsOn: 10, handsOff: 0 },
+      ],
+    };
+    expect(await (await post('/api/compute/schedule', day)).json()).toMatchObject({
+      start: { glue: 0, clean: 2 },
+      minutes: 32,
+      optimal: true,
+    });
+  });
+
   it('are described: every reference in /api/openapi.json leads somewhere', async () => {
     const doc = await (await fetch(at('/api/openapi.json'))).json();
     expect(doc.openapi).toBe('3.1.0');

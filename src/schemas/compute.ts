@@ -1,5 +1,7 @@
 import { Type } from '@sinclair/typebox';
+import type { OrderRequest } from '../core/order';
 import type { ProveRequest } from '../core/prove';
+import type { ScheduleRequest } from '../core/schedule';
 import type { TightenRequest } from '../core/tighten';
 import type { TraceRequest } from '../core/trace';
 import { LedgerEventSchema } from './job-event';
@@ -191,4 +193,78 @@ export const ProveAnswerSchema = closed(
     skipMinutes: Real,
   },
   { $id: 'ProveAnswer' },
+);
+
+const Words = Type.Record(Name, Name);
+const Setup = { tool: Type.Union([Name, Type.Null()]), sideUp: Type.Union([Name, Type.Null()]) };
+const AnyPower = Type.Optional(Type.Union([Power, Type.Null()]));
+const Limit = Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 10_000 }));
+
+export const OrderRequestSchema = closed(
+  {
+    moves: Type.Array(
+      closed({
+        id: Name,
+        minutes: Real,
+        after: Type.Optional(Ids(1000)),
+        afterAny: Type.Optional(Type.Array(Ids(1000), { maxItems: 50 })),
+        ...Setup,
+        power: AnyPower,
+        ways: Type.Optional(
+          Type.Array(closed({ ...Setup, minutes: Real, after: Type.Optional(Ids(1000)) }), { maxItems: 10 }),
+        ),
+        when: Type.Optional(Words),
+      }),
+      { maxItems: 1000 },
+    ),
+    goal: Ids(1000),
+    done: Type.Optional(Ids(1000)),
+    start: Type.Optional(
+      closed({ tool: Type.Optional(Setup.tool), sideUp: Type.Optional(Setup.sideUp), power: AnyPower }),
+    ),
+    toolMinutes: Real,
+    flipMinutes: Type.Union([Real, Type.Record(Name, Real)]),
+    powerMinutes: Type.Optional(Real),
+    options: Type.Optional(Words),
+    keep: Type.Optional(Type.Array(closed({ from: Name, until: Name, sides: Ids(50) }), { maxItems: 50 })),
+    timeLimitMs: Limit,
+  },
+  { $id: 'OrderRequest', title: 'The quickest way in or out' },
+);
+agrees<Says<typeof OrderRequestSchema, OrderRequest>>();
+
+export const OrderAnswerSchema = closed(
+  {
+    order: Type.Array(Name),
+    minutes: Real,
+    toolChanges: Type.Integer(),
+    flips: Type.Integer(),
+    powerChanges: Type.Optional(Type.Integer()),
+    optimal: Type.Boolean(),
+    lowerBound: Real,
+  },
+  { $id: 'OrderAnswer' },
+);
+
+export const ScheduleRequestSchema = closed(
+  {
+    tasks: Type.Array(closed({ id: Name, handsOn: Real, handsOff: Real, after: Type.Optional(Ids(500)) }), {
+      maxItems: 500,
+    }),
+    timeLimitMs: Limit,
+  },
+  { $id: 'ScheduleRequest', title: 'Earliest finish with one pair of hands' },
+);
+agrees<Says<typeof ScheduleRequestSchema, ScheduleRequest>>();
+
+export const ScheduleAnswerSchema = closed(
+  {
+    start: Type.Record(Type.String(), Real),
+    minutes: Real,
+    critical: Type.Array(Name),
+    free: Type.Array(closed({ from: Real, to: Real })),
+    optimal: Type.Boolean(),
+    lowerBound: Real,
+  },
+  { $id: 'ScheduleAnswer' },
 );

@@ -38,6 +38,20 @@ const ROUTES: Route[] = [
     body: 'ProveRequest',
     answer: 'ProveAnswer',
   },
+  {
+    path: '/api/compute/order',
+    method: 'post',
+    summary: 'The quickest order of moves to a goal',
+    body: 'OrderRequest',
+    answer: 'OrderAnswer',
+  },
+  {
+    path: '/api/compute/schedule',
+    method: 'post',
+    summary: 'Earliest finish with one pair of hands',
+    body: 'ScheduleRequest',
+    answer: 'ScheduleAnswer',
+  },
   { path: '/api/jobs', method: 'get', summary: 'All jobs, summed up' },
   { path: '/api/jobs', method: 'post', summary: 'Open a job on a unit', body: 'OpenJob' },
   {

@@ -2,8 +2,12 @@ import { OpenJobSchema, SaveUnitSchema } from './commands';
 import {
   LedgerAnswerSchema,
   LedgerRequestSchema,
+  OrderAnswerSchema,
+  OrderRequestSchema,
   ProveAnswerSchema,
   ProveRequestSchema,
+  ScheduleAnswerSchema,
+  ScheduleRequestSchema,
   TightenAnswerSchema,
   TightenRequestSchema,
   TraceAnswerSchema,
@@ -26,6 +30,8 @@ export const CHECKED = {
   LedgerRequest: LedgerRequestSchema,
   TightenRequest: TightenRequestSchema,
   ProveRequest: ProveRequestSchema,
+  OrderRequest: OrderRequestSchema,
+  ScheduleRequest: ScheduleRequestSchema,
 } as const;
 
 /** Documents that only leave. */
@@ -34,5 +40,7 @@ export const ANSWERS = {
   LedgerAnswer: LedgerAnswerSchema,
   TightenAnswer: TightenAnswerSchema,
   ProveAnswer: ProveAnswerSchema,
+  OrderAnswer: OrderAnswerSchema,
+  ScheduleAnswer: ScheduleAnswerSchema,
   Problem: ProblemSchema,
 } as const;

@@ -36,7 +36,11 @@ export function listChoices(p: Problem): { choices: Chosen[]; complete: boolean 
     }
     const key = way.join(',');
     if (!found.has(key)) {
-      found.set(key, { way: way.slice(), moves, minutes: moves.reduce((m, i) => m + (p.variants[i]?.[way[i] as number] as Variant).minutes, 0) });
+      found.set(key, {
+        way: way.slice(),
+        moves,
+        minutes: moves.reduce((m, i) => m + wayOf(p, way, i).minutes, 0),
+      });
     }
   };
 
@@ -47,7 +51,10 @@ export function listChoices(p: Problem): { choices: Chosen[]; complete: boolean 
     }
     const next = wait.pop();
     if (next !== undefined) {
-      if (p.done[next] || (way[next] as number) >= 0) return grow(way, wait, groups);
+      if (p.done[next] || (way[next] as number) >= 0) {
+        grow(way, wait, groups);
+        return;
+      }
       (p.variants[next] as Variant[]).forEach((v, k) => {
         const w = way.slice();
         w[next] = k;
@@ -55,20 +62,38 @@ export function listChoices(p: Problem): { choices: Chosen[]; complete: boolean 
       });
       return;
     }
-    const open = groups.find((g) => !(p.groups[g] as number[][]).some((list) => list.every((i) => p.done[i] || (way[i] as number) >= 0)));
-    if (open === undefined) return settle(way);
+    const open = groups.find(
+      (g) =>
+        !(p.groups[g] as number[][]).some((list) => list.every((i) => p.done[i] || (way[i] as number) >= 0)),
+    );
+    if (open === undefined) {
+      settle(way);
+      return;
+    }
     for (const list of p.groups[open] as number[][]) grow(way.slice(), [...list], groups);
   };
   grow(new Int16Array(p.ids.length).fill(-1), [...p.goal], []);
   const names = [...looped].map((i) => p.ids[i]);
-  demand(found.size > 0, names.length ? `these moves wait for each other in a loop: ${names.join(', ')}` : 'the goal cannot be reached', '/moves');
-  const choices = [...found.values()].sort((a, b) => a.minutes - b.minutes || a.moves.length - b.moves.length);
+  demand(
+    found.size > 0,
+    names.length
+      ? `these moves wait for each other in a loop: ${names.join(', ')}`
+      : 'the goal cannot be reached',
+    '/moves',
+  );
+  const choices = [...found.values()].sort(
+    (a, b) => a.minutes - b.minutes || a.moves.length - b.moves.length,
+  );
   return { choices, complete };
 }
 
+/** A move as it is done in this choice. */
+export const wayOf = (p: Problem, way: Int16Array, i: number): Variant =>
+  p.variants[i]?.[way[i] as number] as Variant;
+
 /** Whether a move may be done now, with its chosen way, given what is done. */
 export function ready(p: Problem, way: Int16Array, has: (i: number) => boolean, i: number): boolean {
-  const v = p.variants[i]?.[way[i] as number] as Variant;
+  const v = wayOf(p, way, i);
   if (!v.after.every(has)) return false;
   const groups = p.groups[i] as number[][];
   return groups.length === 0 || groups.some((g) => g.every(has));

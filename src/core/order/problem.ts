@@ -62,7 +62,11 @@ export function readProblem(request: OrderRequest): Problem {
   const index = new Map<string, number>();
   request.moves.forEach((m, i) => {
     const at = `/moves/${i}`;
-    demand(request.moves.findIndex((x) => x.id === m.id) === i || m.when !== undefined, `move “${m.id}” is there twice`, `${at}/id`);
+    demand(
+      request.moves.findIndex((x) => x.id === m.id) === i || m.when !== undefined,
+      `move “${m.id}” is there twice`,
+      `${at}/id`,
+    );
     demand(m.minutes >= 0, `minutes of “${m.id}” must not be under 0`, `${at}/minutes`);
     (m.ways ?? []).forEach((w, k) => {
       demand(w.minutes >= 0, `minutes of a way of “${m.id}” must not be under 0`, `${at}/ways/${k}/minutes`);
@@ -75,7 +79,11 @@ export function readProblem(request: OrderRequest): Problem {
   const away = new Set(request.moves.map((m) => m.id).filter((id) => !index.has(id)));
   const find = (id: string, path: string): number => {
     const i = index.get(id);
-    demand(i !== undefined, away.has(id) ? `move “${id}” is not there with these options` : `move “${id}” is not known`, path);
+    demand(
+      i !== undefined,
+      away.has(id) ? `move “${id}” is not there with these options` : `move “${id}” is not known`,
+      path,
+    );
     return i;
   };
   // What a variant of the unit does not have needs not be done first.
@@ -135,7 +143,10 @@ export function readProblem(request: OrderRequest): Problem {
     start,
     toolMinutes: request.toolMinutes,
     powerMinutes: request.powerMinutes ?? 0,
-    flip: (from, to) => (table && from >= 0 ? (table[`${names[from]} ${names[to]}`] ?? table[`${names[to]} ${names[from]}`] ?? other) : other),
+    flip: (from, to) =>
+      table && from >= 0
+        ? (table[`${names[from]} ${names[to]}`] ?? table[`${names[to]} ${names[from]}`] ?? other)
+        : other,
     leastFlip: Math.min(other, ...values),
     keep,
   };

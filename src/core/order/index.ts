@@ -1,0 +1,2 @@
+export { order } from './order';
+export type { OrderAnswer, OrderMove, OrderRequest, Way } from './types';

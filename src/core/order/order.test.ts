@@ -1,0 +1,263 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { Refusal } from '../refusal';
+import { type OrderMove, type OrderRequest, order } from '.';
+
+/** Every sequence of moves that reaches the goal, tried one by one. */
+function slow(r: OrderRequest): number {
+  const by = new Map(r.moves.map((m) => [m.id, m]));
+  const given = new Set(r.done ?? []);
+  let best = Number.POSITIVE_INFINITY;
+  const walk = (
+    done: Set<string>,
+    tool: string | null,
+    side: string | null,
+    power: string | null,
+    minutes: number,
+  ) => {
+    if (minutes >= best) return;
+    if (r.goal.every((g) => done.has(g))) {
+      best = minutes;
+      return;
+    }
+    for (const m of by.values()) {
+      if (done.has(m.id)) continue;
+      if (!(m.after ?? []).every((a) => done.has(a))) continue;
+      if (m.afterAny?.length && !m.afterAny.some((g) => g.every((a) => done.has(a)))) continue;
+      for (const w of [
+        { tool: m.tool, sideUp: m.sideUp, minutes: m.minutes, after: [] as string[] },
+        ...(m.ways ?? []),
+      ]) {
+        if (!(w.after ?? []).every((a) => done.has(a))) continue;
+        let cost = minutes + w.minutes;
+        if (w.tool !== null && w.tool !== tool) cost += r.toolMinutes;
+        if (w.sideUp !== null && w.sideUp !== side) {
+          const table = r.flipMinutes;
+          cost +=
+            typeof table === 'number'
+              ? table
+              : side === null
+                ? (table.other ?? 0)
+                : (table[`${side} ${w.sideUp}`] ?? table[`${w.sideUp} ${side}`] ?? table.other ?? 0);
+        }
+        if (m.power && m.power !== power) cost += r.powerMinutes ?? 0;
+        walk(new Set([...done, m.id]), w.tool ?? tool, w.sideUp ?? side, m.power ?? power, cost);
+      }
+    }
+  };
+  walk(given, r.start?.tool ?? null, r.start?.sideUp ?? null, r.start?.power ?? null, 0);
+  return best;
+}
+
+const tool = fc.constantFrom(null, 'PH1', 'T20');
+const side = fc.constantFrom(null, 'top', 'under');
+const minutes = fc.integer({ min: 1, max: 9 });
+const problem = fc.integer({ min: 2, max: 6 }).chain((n) => {
+  const ids = Array.from({ length: n }, (_, i) => `m${i}`);
+  const move = (i: number): fc.Arbitrary<OrderMove> =>
+    fc
+      .record({
+        minutes,
+        tool,
+        sideUp: side,
+        power: fc.constantFrom(null, 'on' as const, 'off' as const),
+        after: fc.subarray(ids.slice(0, i), { maxLength: Math.min(2, i) }),
+        any: fc.array(
+          fc.subarray(ids.slice(0, i), { minLength: Math.min(1, i), maxLength: Math.min(2, i) }),
+          {
+            maxLength: 2,
+          },
+        ),
+        way: fc.option(fc.record({ tool, sideUp: side, minutes }), { nil: undefined }),
+      })
+      .map(({ any, way, ...m }) => ({
+        id: `m${i}`,
+        ...m,
+        ...(i > 0 && any.length ? { afterAny: any } : {}),
+        ...(way ? { ways: [way] } : {}),
+      }));
+  return fc.record({
+    moves: fc.tuple(...ids.map((_, i) => move(i))),
+    goal: fc.subarray(ids, { minLength: 1, maxLength: 2 }),
+    done: fc.subarray(ids, { maxLength: 1 }),
+    start: fc.record({ tool, sideUp: side }),
+    toolMinutes: fc.constantFrom(0, 1, 3),
+    flipMinutes: fc.constantFrom<OrderRequest['flipMinutes'][]>(2, 0, { 'top under': 5, other: 1 }),
+    powerMinutes: fc.constantFrom(0, 2),
+  });
+});
+
+const refusal = (r: OrderRequest): Refusal | null => {
+  try {
+    order(r);
+  } catch (error) {
+    if (error instanceof Refusal) return error;
+    throw error;
+  }
+  return null;
+};
+
+describe('order', () => {
+  it('is as quick as the quickest of all sequences, and what it says of itself is so', () => {
+    fc.assert(
+      fc.property(problem, (r) => {
+        const got = order(r);
+        const want = slow(r);
+        expect(got.optimal).toBe(true);
+        expect(got.minutes).toBeCloseTo(want, 9);
+        expect(got.lowerBound).toBeCloseTo(got.minutes, 9);
+        expect(new Set(got.order).size).toBe(got.order.length);
+        expect(order(r)).toEqual(got);
+      }),
+      { numRuns: 400 },
+    );
+  });
+
+  it('follows an example worked by hand', () => {
+    // Two screws on top by PH1, the shield from below by T20, the board after both: two tools, two sides.
+    const moves: OrderMove[] = [
+      { id: 'top screws', minutes: 2, tool: 'PH1', sideUp: 'top' },
+      { id: 'shield', minutes: 1, tool: 'T20', sideUp: 'under' },
+      { id: 'more top screws', minutes: 1, tool: 'PH1', sideUp: 'top' },
+      {
+        id: 'board',
+        minutes: 3,
+        tool: null,
+        sideUp: null,
+        after: ['top screws', 'shield', 'more top screws'],
+      },
+      { id: 'not needed', minutes: 9, tool: 'saw', sideUp: 'left' },
+    ];
+    expect(order({ moves, goal: ['board'], toolMinutes: 0.5, flipMinutes: 1 })).toEqual({
+      order: ['top screws', 'more top screws', 'shield', 'board'],
+      minutes: 10,
+      toolChanges: 2,
+      flips: 2,
+      optimal: true,
+      lowerBound: 10,
+    });
+    const begun = order({
+      moves,
+      goal: ['board'],
+      done: ['shield'],
+      start: { tool: 'PH1', sideUp: 'top' },
+      toolMinutes: 0.5,
+      flipMinutes: 1,
+    });
+    expect(begun).toMatchObject({
+      order: ['top screws', 'more top screws', 'board'],
+      minutes: 6,
+      toolChanges: 0,
+      flips: 0,
+    });
+  });
+
+  it('takes the other way in where that is quicker, or where the first goes round in a loop', () => {
+    const moves: OrderMove[] = [
+      { id: 'back', minutes: 9, tool: null, sideUp: null },
+      { id: 'top', minutes: 2, tool: null, sideUp: null },
+      { id: 'hinge', minutes: 1, tool: null, sideUp: null },
+      { id: 'board', minutes: 1, tool: null, sideUp: null, afterAny: [['back'], ['top', 'hinge']] },
+    ];
+    expect(order({ moves, goal: ['board'], toolMinutes: 1, flipMinutes: 1 }).order).toEqual([
+      'top',
+      'hinge',
+      'board',
+    ]);
+    const looped = moves.map((m) => (m.id === 'top' ? { ...m, after: ['board'] } : m));
+    expect(order({ moves: looped, goal: ['board'], toolMinutes: 1, flipMinutes: 1 }).order).toEqual([
+      'back',
+      'board',
+    ]);
+  });
+
+  it('follows the variant, and keeps a side while screws lie loose', () => {
+    const moves: OrderMove[] = [
+      { id: 'shield', minutes: 4, tool: null, sideUp: null, when: { shield: 'yes' } },
+      { id: 'loose', minutes: 1, tool: null, sideUp: 'top' },
+      { id: 'under', minutes: 1, tool: null, sideUp: 'under', after: ['loose'] },
+      { id: 'in', minutes: 1, tool: null, sideUp: 'top', after: ['loose'] },
+      { id: 'board', minutes: 1, tool: null, sideUp: null, after: ['shield', 'under', 'in'] },
+    ];
+    const base = { moves, goal: ['board'], toolMinutes: 1, flipMinutes: 2 };
+    expect(order({ ...base, options: { shield: 'no' } }).minutes).toBe(8);
+    expect(order({ ...base, options: { shield: 'yes' } }).minutes).toBe(12);
+    const kept = order({
+      ...base,
+      options: {},
+      start: { sideUp: 'top' },
+      keep: [{ from: 'loose', until: 'in', sides: ['top'] }],
+    });
+    expect(kept.order.indexOf('in')).toBeLessThan(kept.order.indexOf('under'));
+  });
+
+  it('answers within its limit for 300 moves, 12 tools and 6 sides, and says how far off it can be', () => {
+    let seed = 7;
+    const roll = (n: number) => {
+      seed = (seed * 1103515245 + 12345) % 2147483648;
+      return seed % n;
+    };
+    const moves: OrderMove[] = Array.from({ length: 300 }, (_, i) => ({
+      id: `m${i}`,
+      minutes: 1 + roll(5),
+      tool: roll(5) ? `t${roll(12)}` : null,
+      sideUp: roll(3) ? `s${roll(6)}` : null,
+      after: i ? [`m${Math.max(0, i - 1 - roll(12))}`] : [],
+    }));
+    const got = order({
+      moves,
+      goal: moves.map((m) => m.id),
+      toolMinutes: 0.3,
+      flipMinutes: 0.8,
+      timeLimitMs: 300,
+    });
+    expect(got.order).toHaveLength(300);
+    expect(got.lowerBound).toBeLessThanOrEqual(got.minutes + 1e-9);
+    const at = new Map(got.order.map((id, i) => [id, i]));
+    for (const m of moves)
+      for (const a of m.after ?? []) expect(at.get(a) as number).toBeLessThan(at.get(m.id) as number);
+  });
+
+  it('gives an empty order where all is done', () => {
+    const moves: OrderMove[] = [{ id: 'a', minutes: 1, tool: null, sideUp: null }];
+    expect(order({ moves, goal: ['a'], done: ['a'], toolMinutes: 1, flipMinutes: 1 })).toMatchObject({
+      order: [],
+      minutes: 0,
+      optimal: true,
+    });
+  });
+
+  it.each<[string, Partial<OrderRequest>, RegExp]>([
+    ['an empty goal', { goal: [] }, /reached/],
+    ['an unknown goal', { goal: ['zz'] }, /zz/],
+    [
+      'a loop',
+      {
+        moves: [
+          { id: 'a', minutes: 1, tool: null, sideUp: null, after: ['b'] },
+          { id: 'b', minutes: 1, tool: null, sideUp: null, after: ['a'] },
+        ],
+      },
+      /a, b/,
+    ],
+    ['negative minutes', { moves: [{ id: 'a', minutes: -1, tool: null, sideUp: null }] }, /a/],
+    [
+      'a double id',
+      {
+        moves: [
+          { id: 'a', minutes: 1, tool: null, sideUp: null },
+          { id: 'a', minutes: 1, tool: null, sideUp: null },
+        ],
+      },
+      /a/,
+    ],
+  ])('refuses %s by name', (_n, wrong, words) => {
+    const base: OrderRequest = {
+      moves: [{ id: 'a', minutes: 1, tool: null, sideUp: null }],
+      goal: ['a'],
+      toolMinutes: 1,
+      flipMinutes: 1,
+    };
+    expect(refusal({ ...base, ...wrong })?.message).toMatch(words);
+  });
+});

@@ -1,0 +1,1 @@
+export { type ScheduleAnswer, type ScheduleRequest, schedule, type Task } from './schedule';
