@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, gte, inArray } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray } from 'drizzle-orm';
 import type { JobEvent, JobSummary } from '../core/job';
 import type { Handle } from './database';
 import { jobEvents, jobs } from './tables';
@@ -11,12 +11,6 @@ export async function eventsOf(db: Handle, job: string, from = 0): Promise<JobEv
     .where(and(eq(jobEvents.job, job), gte(jobEvents.seq, from)))
     .orderBy(asc(jobEvents.seq));
   return rows.map((r) => r.body);
-}
-
-/** How many events a job has. */
-export async function eventCount(db: Handle, job: string): Promise<number> {
-  const [row] = await db.select({ n: count() }).from(jobEvents).where(eq(jobEvents.job, job));
-  return row?.n ?? 0;
 }
 
 /** Stored events with these ids, of whatever job. */

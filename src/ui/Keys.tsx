@@ -1,6 +1,8 @@
 import { useEffect, useState } from 'react';
 import { tinykeys } from 'tinykeys';
 import { Dialog } from './Dialog';
+import { Choices } from './Field';
+import { setTextSize, TEXT_SIZES } from './ThemeButton';
 
 export interface KeyHelp {
   keys: string;
@@ -47,14 +49,18 @@ export function useKeys(bindings: Record<string, (e: KeyboardEvent) => void>): v
 /** The sheet of keys, with the switch for them. */
 export function KeysDialog({ open, onClose, help }: { open: boolean; onClose(): void; help: KeyHelp[] }) {
   const [off, setOff] = useState(false);
-  useEffect(() => setOff(localStorage.getItem(OFF) !== null), []);
+  const [size, setSize] = useState('100');
+  useEffect(() => {
+    setOff(localStorage.getItem(OFF) !== null);
+    setSize(document.documentElement.dataset.size ?? '100');
+  }, []);
   const flip = () => {
     if (off) localStorage.removeItem(OFF);
     else localStorage.setItem(OFF, '1');
     setOff(!off);
   };
   return (
-    <Dialog open={open} onClose={onClose} title="Keys">
+    <Dialog open={open} onClose={onClose} title="Keys and text size">
       <table className="plain">
         <tbody>
           {help.map((h) => (
@@ -67,6 +73,20 @@ export function KeysDialog({ open, onClose, help }: { open: boolean; onClose(): 
           ))}
         </tbody>
       </table>
+      <div className="mt-4">
+        <Choices
+          label="Text size"
+          name="size"
+          value={size}
+          options={TEXT_SIZES.map((s) => ({ value: s, words: `${s}\u00a0%` }))}
+          onPick={(v) => {
+            const picked = TEXT_SIZES.find((s) => s === v);
+            if (!picked) return;
+            setTextSize(picked);
+            setSize(picked);
+          }}
+        />
+      </div>
       <label className="flex items-center gap-3 mt-4 min-h-[44px]">
         <input type="checkbox" className="w-6 h-6 accent-current" checked={off} onChange={flip} />
         Single letters off

@@ -10,20 +10,6 @@ export const TickBox = ({ size = 15 }: Size) => (
   </svg>
 );
 
-export const EmptyBox = ({ size = 18 }: Size) => (
-  <svg width={size} height={size} viewBox="0 0 18 18" aria-hidden="true">
-    <rect
-      x="1"
-      y="1"
-      width="16"
-      height="16"
-      fill="var(--color-paper)"
-      stroke="var(--color-bark)"
-      strokeWidth="1.75"
-    />
-  </svg>
-);
-
 export const Warn = ({ size = 16 }: Size) => (
   <svg width={size} height={size} viewBox="0 0 18 18" aria-hidden="true">
     <path

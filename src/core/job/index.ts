@@ -9,7 +9,7 @@ export { openAccess } from './open';
 export { type RemedyOption, remedyOptions } from './plan-of';
 export { type BeforeAfter, beforeAfter, currentProofs, symptomId, symptomProof } from './proofs';
 export { effective, fold, type JobRecord, judge } from './reduce';
-export { comesAfter, coversNeeded, gatesAhead, offCount, type RunStop, runOf, type StopStatus } from './run';
+export { coversNeeded, gatesAhead, offCount, type RunStop, runOf, type StopStatus } from './run';
 export * from './state';
 export { type JobSummary, summarise } from './summary';
 export { beliefHistory, type NextStep, type TraceView, traceRequest, traceView } from './trace-of';

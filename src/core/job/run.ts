@@ -56,8 +56,6 @@ type Rule = (s: JobState) => {
   done: boolean;
   /** a gate or the tray: the stop is barred */
   heldBy?: string | undefined;
-  /** an earlier stop that has to come first */
-  after?: Stop | undefined;
   note?: string;
   /** it was done and has to be done again */
   again?: string;
@@ -68,12 +66,10 @@ const RULES: Record<Stop, Rule> = {
   trace: (s) => ({
     done: s.plan !== null,
     note: s.trace.length ? plural(s.trace.filter((t) => t.check).length, 'check') : '',
-    after: s.intake ? undefined : 'take in',
   }),
   plan: (s) => ({
     done: s.plan !== null,
     note: s.plan?.element ?? '',
-    after: s.intake ? undefined : 'take in',
   }),
   'make safe': (s) => {
     const gates = gatesAhead(s);
@@ -101,7 +97,6 @@ const RULES: Record<Stop, Rule> = {
   },
   swap: (s) => ({
     done: s.fix !== null,
-    after: s.plan ? undefined : 'plan',
     note: s.fix ? s.fix.element : s.out ? 'old part out' : '',
   }),
   'close up': (s) => {
@@ -109,7 +104,6 @@ const RULES: Record<Stop, Rule> = {
     const n = offCount(s).pieces;
     return {
       done: s.fix !== null && open === 0 && n === 0 && s.ledger.items.length > 0,
-      after: s.fix || s.ledger.items.length > 0 ? undefined : 'open up',
       note: n ? `${n} to go` : open ? plural(open, 'cover') : '',
     };
   },
@@ -117,7 +111,6 @@ const RULES: Record<Stop, Rule> = {
     const proof = symptomProof(s);
     return {
       done: proof?.outcome === 'ok',
-      after: s.fix ? undefined : 'swap',
       note: proof ? (proof.outcome === 'ok' ? 'works' : 'still fails') : '',
     };
   },
@@ -129,7 +122,6 @@ const RULES: Record<Stop, Rule> = {
     return {
       done: s.handedOver !== null,
       heldBy: held.length && tray ? 'the tray' : undefined,
-      after: held.length && !tray ? 'prove' : undefined,
     };
   },
 };
@@ -152,6 +144,3 @@ export function runOf(state: JobState, here: Stop = state.stop): RunStop[] {
     return { stop, status: begun ? 'in hand' : 'not begun', note: begun ? (rule.note ?? '') : '' };
   });
 }
-
-/** The earlier stop that has to come before this one, if it is still open. */
-export const comesAfter = (state: JobState, stop: Stop): Stop | undefined => RULES[stop](state).after;
