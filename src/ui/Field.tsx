@@ -14,74 +14,68 @@ interface Frame {
   wrong?: string | undefined;
 }
 
-/** A line to type into, with its label, hint and message. */
-export function TextField({ label, hint, wrong, className = '', ...rest }: Frame & ComponentProps<'input'>) {
+/** Label, hint and message round one control, tied together for those who do not see them. */
+function Framed({
+  label,
+  hint,
+  wrong,
+  className = '',
+  control,
+}: Frame & { className?: string | undefined; control(tied: Tied): ReactNode }) {
   const id = useId();
   return (
     <div className={`field ${className}`}>
       <label htmlFor={id}>{label}</label>
-      <input
-        {...rest}
-        id={id}
-        className="input"
-        aria-invalid={wrong ? true : undefined}
-        aria-describedby={`${id}-s`}
-      />
+      {control({
+        id,
+        className: 'input',
+        'aria-invalid': wrong ? true : undefined,
+        'aria-describedby': `${id}-s`,
+      })}
       <span id={`${id}-s`}>{wrong ? <Wrong>{wrong}</Wrong> : hint ? <small>{hint}</small> : null}</span>
     </div>
   );
 }
+
+interface Tied {
+  id: string;
+  className: string;
+  'aria-invalid': true | undefined;
+  'aria-describedby': string;
+}
+
+/** A line to type into, with its label, hint and message. */
+export const TextField = ({ label, hint, wrong, className, ...rest }: Frame & ComponentProps<'input'>) => (
+  <Framed
+    label={label}
+    hint={hint}
+    wrong={wrong}
+    className={className}
+    control={(tied) => <input {...rest} {...tied} />}
+  />
+);
 
 /** Several lines to type into. */
-export function AreaField({
-  label,
-  hint,
-  wrong,
-  className = '',
-  ...rest
-}: Frame & ComponentProps<'textarea'>) {
-  const id = useId();
-  return (
-    <div className={`field ${className}`}>
-      <label htmlFor={id}>{label}</label>
-      <textarea
-        {...rest}
-        id={id}
-        className="input"
-        aria-invalid={wrong ? true : undefined}
-        aria-describedby={`${id}-s`}
-      />
-      <span id={`${id}-s`}>{wrong ? <Wrong>{wrong}</Wrong> : hint ? <small>{hint}</small> : null}</span>
-    </div>
-  );
-}
+export const AreaField = ({ label, hint, wrong, className, ...rest }: Frame & ComponentProps<'textarea'>) => (
+  <Framed
+    label={label}
+    hint={hint}
+    wrong={wrong}
+    className={className}
+    control={(tied) => <textarea {...rest} {...tied} />}
+  />
+);
 
 /** A choice from a list too long to lay out. */
-export function SelectField({
-  label,
-  hint,
-  wrong,
-  className = '',
-  children,
-  ...rest
-}: Frame & ComponentProps<'select'>) {
-  const id = useId();
-  return (
-    <div className={`field ${className}`}>
-      <label htmlFor={id}>{label}</label>
-      <select
-        {...rest}
-        id={id}
-        className="input"
-        aria-invalid={wrong ? true : undefined}
-        aria-describedby={`${id}-s`}
-      >
-        {children}
-      </select>
-      <span id={`${id}-s`}>{wrong ? <Wrong>{wrong}</Wrong> : hint ? <small>{hint}</small> : null}</span>
-    </div>
-  );
-}
+export const SelectField = ({ label, hint, wrong, className, ...rest }: Frame & ComponentProps<'select'>) => (
+  <Framed
+    label={label}
+    hint={hint}
+    wrong={wrong}
+    className={className}
+    control={(tied) => <select {...rest} {...tied} />}
+  />
+);
 
 interface ChoiceProps extends Frame {
   name: string;

@@ -1,3 +1,4 @@
+export { close, closeRefusals } from './close';
 export { coverOf, holds } from './cover';
 export * from './items';
 export * from './ledger';

@@ -1,6 +1,7 @@
+import { closeRefusals } from './close';
 import { holds } from './cover';
 import { type BackState, type Item, placeWords, specOf, tally, WAY_BACK } from './items';
-import { type Cover, closeRefusals, type Ledger } from './ledger';
+import type { Cover, Ledger } from './ledger';
 
 /** One thing still to do on the way back. */
 export interface WayBackStep {

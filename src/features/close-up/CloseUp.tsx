@@ -1,18 +1,14 @@
 import { useCallback, useMemo, useState } from 'react';
-import { symptomProof, tryOpen } from '../../core/job';
-import { closeRefusals, specOf, tally, type WayBackStep, wayBack } from '../../core/ledger';
+import { specOf, tally, type WayBackStep, wayBack } from '../../core/ledger';
 import { Action, Second } from '../../ui/Action';
-import { Clock } from '../../ui/Clock';
 import { TextField, Wrong } from '../../ui/Field';
-import { GateSign } from '../../ui/GateSign';
 import { useKeys } from '../../ui/Keys';
 import { TickBox } from '../../ui/Signs';
 import { useFocusKept } from '../../ui/use-focus-kept';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
-
-const SHOWN = 3;
-const minutes = (m: number) => `${m < 10 ? Number(m.toFixed(1)) : Math.round(m)}\u00a0min`;
+import { Covers } from './Covers';
+import { TryItOpen } from './TryItOpen';
 
 /** The way back, written from what was really recorded: the next thing big, the rest below it. */
 export function CloseUp() {
@@ -281,99 +277,5 @@ function CloseAct({ step, onRefused }: ActProps) {
         The {cover.name} is closed
       </Action>
     </div>
-  );
-}
-
-/** The gate that asks for a test while it can still be had for minutes. */
-function TryItOpen() {
-  const { job, go } = useJob();
-  const proof = symptomProof(job);
-  const up = proof?.outcome === 'ok';
-  const costs = useMemo(() => tryOpen(job), [job]);
-  if (!job.fix) return null;
-  return (
-    <section className="gate border-t-0!" data-up={up} aria-label="Try it open">
-      <GateSign up={up} />
-      <div className="grid gap-2">
-        <h3 className="sec">Try it open</h3>
-        {up && proof ? (
-          <p>
-            <b className="text-moss">
-              Gate up since <Clock at={proof.at} />
-            </b>
-            : it works{proof.open.length ? `, ${proof.open.join(', ')} off` : ', closed'}.
-          </p>
-        ) : (
-          <p className="note">
-            A test now takes about {minutes(costs.places[0]?.expectedMinutes ?? 0)}. Skipped, about{' '}
-            {minutes(costs.skipMinutes)} are lost on average: {Math.round(costs.pFail * 100)}&nbsp;% that it
-            has to be opened again.
-          </p>
-        )}
-        {!up && (
-          <div>
-            <Second small onClick={() => go('prove')}>
-              Test it now
-            </Second>
-          </div>
-        )}
-      </div>
-    </section>
-  );
-}
-
-function Covers() {
-  const { job, record } = useJob();
-  const [wrong, setWrong] = useState<{ id: string; reason: string } | null>(null);
-  if (job.ledger.covers.length === 0) return null;
-  const close = (id: string, kind: 'trial' | 'final') => {
-    const refused = record('cover.closed', { cover: id, kind });
-    setWrong(refused ? { id, reason: refused.reason } : null);
-  };
-  return (
-    <section className="pad border-t border-rule-strong" aria-label="Covers">
-      <h3 className="sec pb-2">Covers</h3>
-      <ul className="rows">
-        {job.ledger.covers.map((c) => {
-          const reasons = c.state === 'final' ? [] : closeRefusals(job.ledger, c.id);
-          return (
-            <li key={c.id} className="grid gap-2">
-              <span className="flex gap-2 items-center">
-                {c.state === 'final' && <TickBox />}
-                <b>{c.name}</b>
-                <span className={c.state === 'final' ? 'text-moss' : 'text-ochre'}>
-                  {c.state === 'final'
-                    ? 'closed'
-                    : c.state === 'trial'
-                      ? 'laid on for a trial, not closed'
-                      : 'open'}
-                </span>
-              </span>
-              {reasons.length > 0 && (
-                <ul className="note list-disc pl-5">
-                  {reasons.slice(0, SHOWN).map((r) => (
-                    <li key={r}>{r}</li>
-                  ))}
-                  {reasons.length > SHOWN && <li>and {reasons.length - SHOWN} more</li>}
-                </ul>
-              )}
-              {c.state !== 'final' && (
-                <span className="flex flex-wrap gap-2">
-                  {c.state === 'open' && (
-                    <Second small onClick={() => close(c.id, 'trial')}>
-                      Laid on for a trial
-                    </Second>
-                  )}
-                  <Second small onClick={() => close(c.id, 'final')}>
-                    Closed for good
-                  </Second>
-                </span>
-              )}
-              {wrong?.id === c.id && <Wrong>{wrong.reason}</Wrong>}
-            </li>
-          );
-        })}
-      </ul>
-    </section>
   );
 }

@@ -1,0 +1,60 @@
+import { demand } from '../refusal';
+import { holds } from './cover';
+import { owed } from './items';
+import type { Ledger } from './ledger';
+
+/**
+ * What a final close of a cover would refuse: things inside it not back, not tight or not proven,
+ * covers inside it still open, its own screws, what a check changed, and the cover itself.
+ *
+ * @param ledger now
+ * @param coverId the cover
+ * @returns reasons in words, empty when it may close
+ * @example closeRefusals(ledger, 'lid') // ['1 × M3×8 PH1 still in cup 4']
+ */
+export function closeRefusals(ledger: Ledger, coverId: string): string[] {
+  const cover = ledger.covers.find((c) => c.id === coverId);
+  if (!cover) return [`${coverId} is not off`];
+  const reasons: string[] = [];
+  for (const item of ledger.items) {
+    const concerned =
+      item.inside.includes(coverId) ||
+      item.cover === coverId ||
+      holds(item.from, cover) ||
+      item.kind === 'change';
+    if (!concerned) continue;
+    const reason = owed(item);
+    if (reason) reasons.push(reason);
+    if (
+      item.cover &&
+      item.cover !== coverId &&
+      ledger.covers.some((c) => c.id === item.cover && c.state !== 'final')
+    ) {
+      reasons.push(`${item.name} inside it is not closed`);
+    }
+  }
+  return reasons;
+}
+
+/**
+ * Closes a cover: a trial asks nothing and is remembered as not closed; a final close asks that
+ * everything inside is back, tight and proven.
+ *
+ * @param ledger before
+ * @param coverId the cover
+ * @param kind trial or final
+ * @param at time
+ * @returns the ledger with the cover's new state
+ * @throws Refusal saying everything that is missing, loose or unproven
+ * @example close(ledger, 'lid', 'trial', at)
+ */
+export function close(ledger: Ledger, coverId: string, kind: 'trial' | 'final', at: string): Ledger {
+  const cover = ledger.covers.find((c) => c.id === coverId);
+  demand(cover, `${coverId} is not off`, '/cover');
+  demand(cover.state !== 'final', `${cover.name} is closed already`, '/cover');
+  if (kind === 'final') {
+    const reasons = closeRefusals(ledger, coverId);
+    demand(reasons.length === 0, `${cover.name} stays open: ${reasons.join('; ')}`, '/cover');
+  }
+  return { ...ledger, covers: ledger.covers.map((c) => (c.id === coverId ? { ...c, state: kind, at } : c)) };
+}
