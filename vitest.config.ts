@@ -4,6 +4,7 @@ export default defineConfig({
   test: {
     include: ['src/**/*.test.{ts,tsx}', 'tests/**/*.test.ts'],
     environment: 'node',
+    env: { MULCH_LOG: 'silent' },
     testTimeout: 30_000,
   },
 });

@@ -21,14 +21,16 @@ const gone = (child: ChildProcess) =>
   });
 
 /** Starts a Mulch from the build; `data` takes up what an earlier one left. */
-export async function startMulch(options: { demo?: boolean; data?: string } = {}): Promise<Running> {
+export async function startMulch(
+  options: { demo?: boolean; data?: string; port?: number } = {},
+): Promise<Running> {
   const data = options.data ?? mkdtempSync(path.join(tmpdir(), 'mulch-'));
   const child = spawn(process.execPath, ['scripts/serve.mjs'], {
     env: {
       ...process.env,
       NODE_ENV: 'production',
       HOST: '127.0.0.1',
-      PORT: '0',
+      PORT: String(options.port ?? 0),
       MULCH_DATA: data,
       MULCH_DATABASE_URL: '',
       MULCH_LOG: 'warn',

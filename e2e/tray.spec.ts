@@ -1,0 +1,101 @@
+import type { Page } from '@playwright/test';
+import { allSent, expect, freshJob, test } from './bench-test';
+
+const line = async (page: Page, text: string) => {
+  await page.getByLabel('Came off:').fill(text);
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Came off:')).toHaveValue('');
+};
+const place = (page: Page, name: RegExp) =>
+  page.getByRole('region', { name: 'The Tray' }).getByRole('button', { name });
+const dialog = (page: Page) => page.getByRole('dialog');
+
+test.beforeEach(async ({ page, demo }) => {
+  await freshJob(page, demo.url, 'Ticket kiosk, turnstile 2');
+  await page.getByLabel('What happens instead').fill('Eats notes');
+  await page.getByRole('button', { name: /^Record/ }).click();
+  await page.waitForURL('**/trace');
+  await page.getByRole('link', { name: /^Open up/ }).click();
+});
+
+test('a piece that cannot be found is missing on the bench until it is found or written off', async ({
+  page,
+  demo,
+}) => {
+  await line(page, '4 x M3x8 PH1 plinth > cup 1');
+  await place(page, /cup 1: 4 off/).click();
+  await dialog(page).getByLabel('How many').fill('9');
+  await dialog(page).getByRole('button', { name: 'Cannot be found' }).click();
+  await expect(dialog(page).getByText('only 4 of M3×8 PH1 are off, so 9 cannot be missing')).toBeVisible();
+  await dialog(page).getByLabel('How many').fill('1');
+  await dialog(page).getByRole('button', { name: 'Cannot be found' }).click();
+  await expect(place(page, /3 of 4.*1 missing/)).toBeVisible();
+  await allSent(page);
+
+  await page.goto(demo.url);
+  await expect(page.getByText(/1 × M3×8 PH1, last seen in cup 1/).first()).toBeVisible();
+  await page.goBack();
+  await page.locator('.frame:not([inert])').waitFor();
+  await place(page, /1 missing/).click();
+  await dialog(page).getByRole('button', { name: 'Write off' }).click();
+  await expect(dialog(page).getByText('say why it is written off')).toBeVisible();
+  await dialog(page).getByLabel('Written off because').fill('fell into the plinth');
+  await dialog(page).getByLabel('In its place').fill('M3×8 from stock');
+  await dialog(page).getByRole('button', { name: 'Write off' }).click();
+  await expect(place(page, /cup 1: 3 off/)).toBeVisible();
+  await page.keyboard.press('9');
+  await expect(page.getByRole('article')).toContainText(
+    '1 written off, fell into the plinth; M3×8 from stock',
+  );
+});
+
+test('a thing moves from place to place, and two look-alikes warn of each other', async ({ page }) => {
+  await line(page, '4 x M3x8 PH1 plinth > cup 1');
+  await page.getByLabel('Came off:').fill('2 x M3x12 PH1 hinge > cup 2');
+  await expect(page.getByText('Twin of cup 1')).toBeVisible();
+  await expect(page.getByText('In the wrong hole it reaches 4 mm further.')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('not M3×12, cup 2')).toBeVisible();
+  await expect(page.getByText('not M3×8, cup 1')).toBeVisible();
+  await place(page, /cup 2/).click();
+  await dialog(page).getByLabel('Kept').selectOption('bag');
+  await dialog(page).getByLabel('Number or name').fill('H');
+  await dialog(page).getByRole('button', { name: 'Move' }).click();
+  await expect(place(page, /bag H: 2 off/)).toBeVisible();
+  await expect(page.getByText('not M3×12, bag H')).toBeVisible();
+});
+
+test('several, not counted, is taken while opening and counted before it goes back', async ({ page }) => {
+  await line(page, 'several x M3x6 plinth > cup 1');
+  await expect(place(page, /\? several/)).toBeVisible();
+  await page.getByRole('link', { name: /^Close up/ }).click();
+  await expect(page.getByRole('heading', { name: 'Count M3×6' })).toBeVisible();
+  await page.getByLabel('How many are there').fill('none');
+  await page.getByRole('button', { name: /^Counted/ }).click();
+  await expect(page.getByText(/a count is a whole number/)).toBeVisible();
+  await page.getByLabel('How many are there').fill('5');
+  await page.getByRole('button', { name: /^Counted/ }).click();
+  await expect(page.getByRole('heading', { name: 'Screw in 5 × M3×6, plinth' })).toBeVisible();
+  await page.getByRole('button', { name: 'All in, still loose' }).click();
+  await expect(page.getByText('in, not tight yet')).toBeVisible();
+  await page.getByRole('button', { name: /^One more is tight/ }).click();
+  await page.getByRole('button', { name: 'All 4 are tight' }).click();
+  await expect(page.getByRole('heading', { name: 'Everything is back and closed' })).toBeVisible();
+  await place(page, /M3×6/).click();
+  await dialog(page).getByLabel('How many').fill('2');
+  await dialog(page).getByRole('button', { name: 'Off again' }).click();
+  await expect(page.getByRole('heading', { name: 'Screw in 2 × M3×6, plinth' })).toBeVisible();
+});
+
+test('what the line does not understand is kept and marked, never dropped', async ({ page }) => {
+  await page.getByLabel('Came off:').fill('lift ticket chute @@ 12#');
+  await expect(page.getByText('Not understood')).toBeVisible();
+  await expect(page.getByText('@@ 12#', { exact: true })).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(place(page, /ticket chute/)).toBeVisible();
+  await page.getByLabel('Came off:').fill('flip back');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Flipped, back up')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Say what came off, such as: unplug J7')).toBeVisible();
+});
