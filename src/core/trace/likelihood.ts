@@ -69,17 +69,25 @@ function twoAnswers(
   const s = check.sensitivity ?? SENSITIVITY;
   const f = check.falseAlarm ?? FALSE_ALARM;
   const hidden = [1];
+  const { exercises = [], provokes } = check;
   let last = -1;
-  for (const id of check.exercises ?? []) {
+  let x = 1;
+  let k = 0;
+  for (let m = 0; m < exercises.length; m++) {
+    const id = exercises[m] as string;
     // Cones are written in the order of the map: most often the next id is the next element.
     const next = last + 1;
     const i = elements[next]?.id === id ? next : (indexOf.get(id) ?? -1);
-    if (i < 0)
-      demand(false, `element “${id}” is not known`, `${at}/exercises/${check.exercises?.indexOf(id)}`);
+    if (i < 0) demand(false, `element “${id}” is not known`, `${at}/exercises/${m}`);
     last = i;
-    const x = 1 - s * (check.provokes?.[id] ?? elements[i]?.q ?? 1);
-    const k = hidden.indexOf(x);
-    classOf[i] = k >= 0 ? k : hidden.push(x) - 1;
+    const q = (elements[i] as TraceElement).q ?? 1;
+    const hides = 1 - s * (provokes ? (provokes[id] ?? q) : q);
+    if (hides !== x) {
+      x = hides;
+      k = hidden.indexOf(x);
+      if (k < 0) k = hidden.push(x) - 1;
+    }
+    classOf[i] = k;
   }
   const c = hidden.length;
   const bad1 = Float64Array.from(hidden, (x) => 1 - (1 - f) * x);
