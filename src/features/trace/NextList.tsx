@@ -50,7 +50,7 @@ export function NextList({ map, view, chosen, onChoose, reckoning }: NextListPro
                       {n.check && <span className="text-[14px]"> {n.check.about}</span>}
                     </span>
                     <span className="big text-[17px] text-slate whitespace-nowrap">
-                      {share} | {100 - share}
+                      {share} | {100 - share}&nbsp;%
                     </span>
                   </span>
                   <SplitTape shares={shares.map((s) => ({ ...s, tested: tested.has(s.id) }))} />
@@ -59,8 +59,10 @@ export function NextList({ map, view, chosen, onChoose, reckoning }: NextListPro
                     <span>
                       <b>{minutes(n.minutes)}</b> min
                     </span>
-                    <span>{n.openMinutes > 0 ? `opening ${minutes(n.openMinutes)}` : 'stays shut'}</span>
-                    <span>mended in {minutes(n.expectedMinutes)}</span>
+                    <span>
+                      {n.openMinutes > 0 ? `opening ${minutes(n.openMinutes)}\u00a0min` : 'stays shut'}
+                    </span>
+                    <span>mended in {minutes(n.expectedMinutes)}&nbsp;min</span>
                     {hazards[0] && (
                       <span className="text-brick flex gap-1 items-center">
                         <Warn size={14} /> {hazards[0].detail}
