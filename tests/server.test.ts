@@ -108,6 +108,20 @@ describe('events', () => {
     expect((await allSummaries(db.read)).find((s) => s.id === id)?.stop).toBe('open up');
   });
 
+  it('from two processes on one folder all find their place as well', async () => {
+    const id = await job();
+    const start = (await exportJob(db, id, new Date())).events.length;
+    const second = await open(folder);
+    try {
+      await Promise.all(
+        Array.from({ length: 24 }, (_, k) => postEvents(k % 2 ? db : second, id, [note(`process ${k}`)], 0)),
+      );
+      expect((await exportJob(db, id, new Date())).events.length).toBe(start + 24);
+    } finally {
+      second.close();
+    }
+  });
+
   it('for an unknown job answer 404', async () => {
     expect(await problem(postEvents(db, ulid(), [note('x')], 0))).toMatchObject({ status: 404 });
   });

@@ -30,6 +30,28 @@ export interface Where {
   migrations: string;
 }
 
+/** Waiting for a lock inside a call stops the event loop, so it is short, and tried again between calls. */
+const LOCK_MS = 100;
+const TRIES = 60;
+
+/** Whether another process holds the database just now. */
+function isLocked(error: unknown): boolean {
+  const { code, cause } = (error ?? {}) as { code?: unknown; cause?: unknown };
+  return String(code ?? '').startsWith('SQLITE_BUSY') || (cause !== undefined && isLocked(cause));
+}
+
+/** Does some work again while another process holds the database, a little later each time. */
+async function patiently<T>(work: () => Promise<T>): Promise<T> {
+  for (let n = 1; ; n++) {
+    try {
+      return await work();
+    } catch (error) {
+      if (n === TRIES || !isLocked(error)) throw error;
+      await new Promise((done) => setTimeout(done, Math.random() * 10 * Math.min(n, 20)));
+    }
+  }
+}
+
 /**
  * Opens the database, brings its tables up to date and switches write-ahead logging on.
  *
@@ -42,17 +64,17 @@ export async function openDatabase(where: Where): Promise<Database> {
   const client = createClient({
     url,
     ...(where.token ? { authToken: where.token } : {}),
-    ...(embedded ? { timeout: 5000 } : {}),
+    ...(embedded ? { timeout: LOCK_MS } : {}),
   });
-  if (embedded) await client.execute('PRAGMA journal_mode=WAL');
+  if (embedded) await patiently(() => client.execute('PRAGMA journal_mode=WAL'));
   const db = drizzle(client, { schema: tables });
-  await migrate(db, { migrationsFolder: where.migrations });
+  await patiently(() => migrate(db, { migrationsFolder: where.migrations }));
 
   let last: Promise<unknown> = Promise.resolve();
   return {
     read: db,
     write(work) {
-      const run = last.then(() => db.transaction((tx) => work(tx)));
+      const run = last.then(() => patiently(() => db.transaction((tx) => work(tx))));
       last = run.catch(() => {});
       return run;
     },
