@@ -86,6 +86,10 @@ interface ChoiceProps extends Frame {
   hideLabel?: boolean;
 }
 
+/** A list with one value more, or without it when it was there. */
+export const toggled = <T,>(list: T[], value: T): T[] =>
+  list.includes(value) ? list.filter((x) => x !== value) : [...list, value];
+
 /** A few answers laid side by side: one of them, or with `many` any of them. */
 export function Choices({ label, hint, wrong, name, options, value, many, onPick, hideLabel }: ChoiceProps) {
   const picked = (v: string) => (Array.isArray(value) ? value.includes(v) : value === v);

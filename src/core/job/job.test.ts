@@ -389,6 +389,31 @@ describe('the whole way', () => {
     expect(traceView(r.state).suspects.find((s) => s.id === 'W1')?.p).toBeLessThan(before / 5);
   });
 
+  it('counts the proof that was recorded after the remedy, even by a bench whose clock is behind', () => {
+    const r = through();
+    const late = {
+      ...stamp(),
+      at: '2020-01-01T00:00:00.000Z',
+      type: 'proof.recorded',
+      check: 'symptom:works',
+      outcome: 'ok',
+      source: 'eye',
+    } as JobEvent;
+    expect(handOverHeldBy(judge(r, late).state, 'works')).toEqual([]);
+    const ahead = { ...late, id: stamp().id, at: '2040-01-01T00:00:00.000Z' } as JobEvent;
+    const failed = tell(
+      judge(r, ahead),
+      { type: 'remedy.tried' },
+      plan,
+      gate('mains', 0),
+      gate('capacitor', 0),
+      lift,
+      { type: 'part.removed', name: 'second cable' },
+    );
+    const again = tell(failed, { type: 'part.fitted', name: 'third cable' });
+    expect(handOverHeldBy(again.state, 'works').at(-1)).toMatch(/has not been repeated/);
+  });
+
   it('rests parked at any stop and wakes with the next entry', () => {
     let r = tell(
       made(opened()),

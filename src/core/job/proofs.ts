@@ -14,7 +14,7 @@ export const symptomId = (state: JobState): string => `symptom:${state.intake?.f
 
 /** Proofs made since the present remedy was done. */
 export const currentProofs = (state: JobState): ProofRecord[] =>
-  state.fix ? state.proofs.filter((p) => p.at >= (state.fix?.at ?? '')) : [];
+  state.fix ? state.proofs.slice(state.fix.proofsBefore) : [];
 
 /**
  * The last repeat of the failing function since the remedy.

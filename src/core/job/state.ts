@@ -79,6 +79,8 @@ export interface Fix {
   remedy: string;
   at: string;
   name: string;
+  /** proofs made before it: those after it count, whatever the clocks say */
+  proofsBefore: number;
   /** ids of the old and the new part in the ledger, for a replacement */
   oldItem?: string;
   newItem?: string;

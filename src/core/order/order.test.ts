@@ -218,6 +218,53 @@ describe('order', () => {
       for (const a of m.after ?? []) expect(at.get(a) as number).toBeLessThan(at.get(m.id) as number);
   });
 
+  it('out of time at once, still answers an order that holds, and a bound that no order goes under', () => {
+    fc.assert(
+      fc.property(problem, (r) => {
+        // A limit that is over before the search begins: what is answered then is the run-down alone.
+        const got = order({ ...r, timeLimitMs: Number.MIN_VALUE });
+        const best = slow(r);
+        expect(got.lowerBound).toBeLessThanOrEqual(best + 1e-9);
+        expect(got.minutes).toBeGreaterThanOrEqual(best - 1e-9);
+        if (got.optimal) expect(got.minutes).toBeCloseTo(best, 9);
+        const done = new Set(r.done);
+        for (const id of got.order) {
+          const m = r.moves.find((x) => x.id === id) as OrderMove;
+          expect((m.after ?? []).every((a) => done.has(a))).toBe(true);
+          done.add(id);
+        }
+        expect(r.goal.every((g) => done.has(g))).toBe(true);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it('out of time with a side to keep, still finds the one way through', () => {
+    const moves: OrderMove[] = Array.from({ length: 40 }, (_, i) => ({
+      id: `m${i}`,
+      minutes: 1,
+      tool: `t${i % 7}`,
+      sideUp: i % 2 ? 'top' : 'under',
+      after: i > 3 ? [`m${i - 4}`] : [],
+    }));
+    const request: OrderRequest = {
+      moves: [
+        ...moves,
+        { id: 'loose', minutes: 1, tool: null, sideUp: 'top' },
+        { id: 'in', minutes: 1, tool: 'PH1', sideUp: 'top', after: ['loose'] },
+      ],
+      goal: ['in', ...moves.map((m) => m.id)],
+      keep: [{ from: 'loose', until: 'in', sides: ['top'] }],
+      toolMinutes: 1,
+      flipMinutes: 2,
+      timeLimitMs: Number.MIN_VALUE,
+    };
+    const got = order(request);
+    expect(got.order).toHaveLength(42);
+    const between = got.order.slice(got.order.indexOf('loose') + 1, got.order.indexOf('in'));
+    expect(between.every((id) => request.moves.find((m) => m.id === id)?.sideUp !== 'under')).toBe(true);
+  });
+
   it('gives an empty order where all is done', () => {
     const moves: OrderMove[] = [{ id: 'a', minutes: 1, tool: null, sideUp: null }];
     expect(order({ moves, goal: ['a'], done: ['a'], toolMinutes: 1, flipMinutes: 1 })).toMatchObject({

@@ -191,7 +191,9 @@ export function searchOrder(
       return { found: { order: orderOf(node), cost: node.cost }, bound: node.cost };
     }
     if ((ticks & 63) === 0 && performance.now() > until) {
-      return { found: finish(node), bound: node.bound };
+      const { bound } = node;
+      drain();
+      return { found: finish(node), bound };
     }
     expand(node);
   }
@@ -216,18 +218,26 @@ export function searchOrder(
     }
   }
 
-  /** Out of time: runs down from the best node, always on to its best successor, so that some order is answered. */
+  /** Gives the front of the search up. */
+  function drain(): void {
+    while (heap.pop());
+  }
+
+  /**
+   * Out of time: runs down from the best node, the most promising successor first and back again from
+   * a dead end, so that an order is answered wherever there is one.
+   */
   function finish(from: Node): Found | null {
-    let node = from;
-    while (node.left > 0) {
-      while (heap.pop()) {
-        // The rest of the front is given up.
-      }
+    const stack: Node[] = [from];
+    // What the search has passed already may be passed again here: it had not come to its end.
+    best.clear();
+    for (let node = stack.pop(); node; node = stack.pop()) {
+      if (node.left === 0) return { order: orderOf(node), cost: node.cost };
       expand(node);
-      const next = heap.pop();
-      if (!next) return null;
-      node = next;
+      const next: Node[] = [];
+      for (let n = heap.pop(); n; n = heap.pop()) next.push(n);
+      stack.push(...next.reverse());
     }
-    return { order: orderOf(node), cost: node.cost };
+    return null;
   }
 }

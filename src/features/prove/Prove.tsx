@@ -116,7 +116,11 @@ function ProveSheet() {
         </div>
         {chosen && (
           <div ref={place} tabIndex={-1} className="pad border-t border-rule-strong mt-3">
-            <Answering check={chosen.check} onAnswer={(a) => record('proof.recorded', a)?.reason ?? null} />
+            <Answering
+              key={`${chosen.check.id} ${job.proofs.length}`}
+              check={chosen.check}
+              onAnswer={(a) => record('proof.recorded', a)?.reason ?? null}
+            />
           </div>
         )}
       </section>

@@ -3,7 +3,7 @@ import { Controller, useForm } from 'react-hook-form';
 import { PATTERNS, type Pattern } from '../../core/job';
 import { HAZARD_KINDS, HAZARD_RECIPES, type HazardKind } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
-import { Choices, TextField, Wrong } from '../../ui/Field';
+import { Choices, TextField, toggled, Wrong } from '../../ui/Field';
 import { HazardGlyph } from '../../ui/HazardGlyph';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
@@ -94,11 +94,7 @@ export function TakeIn() {
                 label="And fails with it"
                 name="alsoFails"
                 value={field.value}
-                onPick={(v) =>
-                  field.onChange(
-                    field.value.includes(v) ? field.value.filter((x) => x !== v) : [...field.value, v],
-                  )
-                }
+                onPick={(v) => field.onChange(toggled(field.value, v))}
                 options={map.functions
                   .filter((f) => f.id !== main)
                   .map((f) => ({ value: f.id, words: f.name }))}
@@ -220,13 +216,7 @@ export function TakeIn() {
                 label="Also in this one"
                 name="hazards"
                 value={field.value}
-                onPick={(v) =>
-                  field.onChange(
-                    field.value.includes(v as HazardKind)
-                      ? field.value.filter((x) => x !== v)
-                      : [...field.value, v as HazardKind],
-                  )
-                }
+                onPick={(v) => field.onChange(toggled(field.value, v as HazardKind))}
                 options={addable.map((k) => ({
                   value: k,
                   words: HAZARD_RECIPES.find((r) => r.kind === k)?.name ?? k,

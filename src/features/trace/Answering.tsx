@@ -44,11 +44,6 @@ export function Answering({ check, why, onAnswer, onTyped }: AnsweringProps) {
   const typed = text.trim() ? read(text) : {};
   const verdict = expect && typed.value !== undefined ? judgeReading(typed.value, expect) : null;
 
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another check begins with an empty field
-  useEffect(() => {
-    setText('');
-    setWrong(null);
-  }, [check.id]);
   const value = typed.value;
   useEffect(() => {
     onTyped?.(value === undefined ? null : { check: check.id, reading: value });

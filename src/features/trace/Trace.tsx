@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { traceRequest } from '../../core/job';
 import { suspicion } from '../../core/trace';
 import { Action, Second } from '../../ui/Action';
@@ -35,7 +35,10 @@ function NotTakenIn() {
 function TraceSheet() {
   const { job, record, go } = useJob();
   const { view, reckoning } = useTrace(job);
-  const [picked, setPicked] = useState<string | null>(null);
+  // A choice holds until the next entry: then the best check comes up again.
+  const [choice, setChoice] = useState<{ entries: number; id: string } | null>(null);
+  const picked = choice?.entries === job.trace.length ? choice.id : null;
+  const setPicked = (id: string | null) => setChoice(id ? { entries: job.trace.length, id } : null);
   const [typed, setTyped] = useState<Typed | null>(null);
 
   const bestCheck = view.next.find((n) => n.kind === 'check')?.id;
@@ -47,11 +50,6 @@ function TraceSheet() {
     return new Map(suspicion(traceRequest(job, typed)).belief.map((b) => [b.id, b.p]));
   }, [typed, chosenId, job]);
   const onTyped = useCallback((t: Typed | null) => setTyped(t), []);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: a new entry sets the choice back to the best
-  useEffect(() => {
-    setPicked(null);
-    setTyped(null);
-  }, [job.trace.length]);
 
   const answering = useFocusKept<HTMLElement>(`${job.trace.length} ${chosenId}`);
 
@@ -118,6 +116,7 @@ function TraceSheet() {
             ) : chosen ? (
               <>
                 <Answering
+                  key={`${chosen.id} ${job.trace.length}`}
                   check={chosen}
                   why={view.next.find((n) => n.id === chosen.id)?.why}
                   onAnswer={(a) => record('check.recorded', a)?.reason ?? null}

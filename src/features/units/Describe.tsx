@@ -14,7 +14,7 @@ import {
   type TapHow,
 } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
-import { Choices, TextField, Wrong } from '../../ui/Field';
+import { Choices, TextField, toggled, Wrong } from '../../ui/Field';
 import { openJobOn } from './open-job';
 import { type Failure, send } from './send';
 import { UnitsFrame } from './UnitsFrame';
@@ -397,13 +397,7 @@ export function Describe() {
               label="What can hurt in it"
               name="hazards"
               value={field.value}
-              onPick={(v) =>
-                field.onChange(
-                  field.value.includes(v as HazardKind)
-                    ? field.value.filter((x) => x !== v)
-                    : [...field.value, v as HazardKind],
-                )
-              }
+              onPick={(v) => field.onChange(toggled(field.value, v as HazardKind))}
               options={HAZARD_KINDS.map((k) => ({
                 value: k,
                 words: HAZARD_RECIPES.find((r) => r.kind === k)?.name ?? k,

@@ -100,6 +100,7 @@ export const partFitted = kind<{ name: string; serial?: string }>({
         element: element.id,
         remedy,
         at,
+        proofsBefore: state.proofs.length,
         name: name.trim(),
         oldItem: out.item,
         newItem: id,
@@ -120,7 +121,13 @@ export const remedyDone = kind<{ note?: string }>({
     return {
       ...state,
       stop: 'close up',
-      fix: { element: element.id, remedy, at, name: note?.trim() || plan.name },
+      fix: {
+        element: element.id,
+        remedy,
+        at,
+        proofsBefore: state.proofs.length,
+        name: note?.trim() || plan.name,
+      },
     };
   },
   says: (_p, state) => `Done: ${state.plan?.name ?? 'remedy'}`,
