@@ -1,5 +1,5 @@
-import { and, asc, desc, eq, gte, inArray } from 'drizzle-orm';
-import type { JobEvent, JobSummary } from '../core/job';
+import { and, asc, desc, eq, gte, inArray, sql } from 'drizzle-orm';
+import type { JobEvent, JobSummary, Lesson } from '../core/job';
 import type { Handle } from './database';
 import { jobEvents, jobs } from './tables';
 
@@ -54,4 +54,14 @@ export async function allSummaries(db: Handle): Promise<JobSummary[]> {
 /** All tags given out. */
 export async function allTags(db: Handle): Promise<string[]> {
   return (await db.select({ tag: jobs.tag }).from(jobs)).map((r) => r.tag);
+}
+
+/** What closed jobs taught, the oldest first. */
+export async function allLessons(db: Handle): Promise<Lesson[]> {
+  const rows = await db
+    .select({ summary: jobs.summary })
+    .from(jobs)
+    .where(sql`json_extract(${jobs.summary}, '$.lesson') is not null`)
+    .orderBy(asc(jobs.openedAt));
+  return rows.flatMap((r) => (r.summary.lesson ? [r.summary.lesson] : []));
 }

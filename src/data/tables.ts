@@ -37,3 +37,18 @@ export const jobEvents = sqliteTable(
   },
   (t) => [primaryKey({ columns: [t.job, t.seq] })],
 );
+
+/** What holds for the whole Mulch rather than for one unit or job. */
+export const settings = sqliteTable('settings', {
+  key: text('key').primaryKey(),
+  value: text('value', { mode: 'json' }).$type<unknown>().notNull(),
+});
+
+export const photos = sqliteTable('photos', {
+  /** SHA-256 of the picture as it is kept, which is also its name in the file store */
+  id: text('id').primaryKey(),
+  width: integer('width').notNull(),
+  height: integer('height').notNull(),
+  bytes: integer('bytes').notNull(),
+  keptAt: text('kept_at').notNull(),
+});

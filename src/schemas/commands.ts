@@ -13,3 +13,8 @@ export const SaveUnitSchema = closed(
   { $id: 'SaveUnit', title: 'Keep the map of a unit; version 0 for a new one' },
 );
 export type SaveUnit = Static<typeof SaveUnitSchema>;
+
+export const ResetLessonsSchema = closed(
+  { since: Type.Union([Moment, Type.Null()]) },
+  { $id: 'ResetLessons', title: 'Learn from closed jobs since a moment only; null counts all again' },
+);

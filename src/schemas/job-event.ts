@@ -2,8 +2,9 @@ import { type TSchema, Type } from '@sinclair/typebox';
 import { SOURCES } from '../core/hazard';
 import { type JobEvent, PATTERNS } from '../core/job';
 import { BACK_STATES, ITEM_KINDS, OFF_STATES, PLACE_KINDS, UNDONE_BY } from '../core/ledger';
+import { COMPETENCES } from '../core/refer';
 import { HAZARD_KINDS } from '../core/unit';
-import { UnitMapSchema } from './unit-map';
+import { OwnCheckSchema, UnitMapSchema } from './unit-map';
 import {
   agrees,
   Chance,
@@ -21,7 +22,6 @@ import {
 
 const Source = oneOf(SOURCES);
 const Place = closed({ kind: oneOf(PLACE_KINDS), label: Type.Optional(Name) });
-const Outcome = oneOf(['ok', 'bad'] as const);
 
 const ItemDraft = closed({
   kind: oneOf(ITEM_KINDS),
@@ -42,10 +42,13 @@ const ItemDraft = closed({
 const event = <T extends string, P extends Record<string, TSchema>>(type: T, properties: P) =>
   closed({ id: Ulid, at: Moment, by: Name, type: Type.Literal(type), ...properties }, { title: type });
 
+const Money = Type.Integer({ minimum: 0, maximum: 1_000_000_000 });
+const Days = Type.Number({ minimum: 0, maximum: 10_000 });
 const answer = {
   check: Name,
-  outcome: Type.Optional(Outcome),
+  outcome: Type.Optional(Name),
   reading: Type.Optional(Type.Number()),
+  takes: Type.Optional(Type.Array(Type.Number(), { minItems: 1, maxItems: 100 })),
   source: Source,
   note: Type.Optional(Line),
 };
@@ -78,6 +81,19 @@ const JOB_EVENTS = [
     map: UnitMapSchema,
     unit: Type.Optional(closed({ id: Name, version: Type.Integer({ minimum: 1 }) })),
     place: Type.Optional(Line),
+    learned: Type.Optional(
+      closed({
+        jobs: Type.Integer({ minimum: 0 }),
+        weights: Type.Array(
+          closed({
+            element: Name,
+            weight: Type.Number({ exclusiveMinimum: 0 }),
+            faults: Type.Integer({ minimum: 0 }),
+          }),
+          { maxItems: 1000 },
+        ),
+      }),
+    ),
   }),
   event('intake.recorded', {
     function: Name,
@@ -90,6 +106,26 @@ const JOB_EVENTS = [
     keep: Type.Array(Line, { maxItems: 20 }),
     addHazards: Type.Optional(Type.Array(oneOf(HAZARD_KINDS), { maxItems: 9 })),
   }),
+  event('referral.weighed', {
+    minutes: Type.Number({ minimum: 0 }),
+    ratePerHour: Money,
+    parts: Money,
+    competence: oneOf(COMPETENCES),
+    warranty: Type.Boolean(),
+    makerPrice: Type.Optional(Money),
+    makerDays: Type.Optional(Days),
+    ownDays: Type.Optional(Days),
+    dayCost: Type.Optional(Money),
+    choice: oneOf(['repair', 'refer'] as const),
+    reason: Type.Optional(Line),
+  }),
+  event('photo.added', {
+    file: Type.String({ pattern: '^[0-9a-f]{64}$' }),
+    caption: Line,
+    width: Type.Integer({ minimum: 1, maximum: 20_000 }),
+    height: Type.Integer({ minimum: 1, maximum: 20_000 }),
+  }),
+  event('check.described', { check: OwnCheckSchema }),
   event('note.added', { text: Text }),
   event('job.parked', { why: Line, until: Type.Optional(Line) }),
   event('job.resumed', {}),

@@ -75,6 +75,13 @@ const ROUTES: Route[] = [
     params: ['id'],
   },
   { path: '/api/jobs/import', method: 'post', summary: 'Read a job file in again', body: 'JobFile' },
+  { path: '/api/lessons', method: 'get', summary: 'What closed jobs taught; ?as=csv as a table' },
+  {
+    path: '/api/lessons/reset',
+    method: 'post',
+    summary: 'Learn anew from a moment on, or from all closed jobs again',
+    body: 'ResetLessons',
+  },
   { path: '/api/units', method: 'get', summary: 'All units with their maps' },
   { path: '/api/units', method: 'post', summary: 'Keep the map of a unit', body: 'SaveUnit' },
 ];

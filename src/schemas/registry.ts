@@ -1,4 +1,4 @@
-import { OpenJobSchema, SaveUnitSchema } from './commands';
+import { OpenJobSchema, ResetLessonsSchema, SaveUnitSchema } from './commands';
 import {
   LedgerAnswerSchema,
   LedgerRequestSchema,
@@ -26,6 +26,7 @@ export const CHECKED = {
   PostEvents: PostEventsSchema,
   OpenJob: OpenJobSchema,
   SaveUnit: SaveUnitSchema,
+  ResetLessons: ResetLessonsSchema,
   TraceRequest: TraceRequestSchema,
   LedgerRequest: LedgerRequestSchema,
   TightenRequest: TightenRequestSchema,

@@ -1,8 +1,17 @@
 import { Type } from '@sinclair/typebox';
-import { ELEMENT_KINDS, HAZARD_KINDS, type Hazard, REMEDY_KINDS, type UnitMap } from '../core/unit';
+import {
+  ELEMENT_KINDS,
+  HAZARD_KINDS,
+  type Hazard,
+  type OwnCheck,
+  REMEDY_KINDS,
+  type UnitMap,
+} from '../core/unit';
 import { agrees, closed, Line, Minutes, Name, oneOf, type Says } from './words';
 
 const Needs = Type.Optional(Type.Array(Name, { maxItems: 50 }));
+const OnlyIn = { only: Type.Optional(Type.Array(Name, { maxItems: 20 })) };
+const Ids = Type.Array(Name, { maxItems: 1000 });
 const Power = Type.Optional(oneOf(['on', 'off'] as const));
 
 export const ExpectSchema = closed({
@@ -30,6 +39,15 @@ const MapElement = closed({
   needs: Needs,
   touch: Needs,
   remedies: Type.Array(MapRemedy, { minItems: 1, maxItems: 12 }),
+  spare: Type.Optional(Type.Boolean()),
+  hearsay: Type.Optional(
+    closed({
+      weight: Type.Number({ exclusiveMinimum: 0 }),
+      count: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
+      source: Line,
+    }),
+  ),
+  ...OnlyIn,
 });
 
 const Tap = closed({
@@ -44,6 +62,25 @@ const Tap = closed({
   needs: Needs,
   power: Power,
   note: Type.Optional(Line),
+  ...OnlyIn,
+});
+
+export const OwnCheckSchema = closed({
+  id: Name,
+  name: Name,
+  exercises: Ids,
+  minutes: Type.Number({ exclusiveMinimum: 0, maximum: 100_000 }),
+  ok: Type.Optional(Name),
+  bad: Type.Optional(Name),
+  answers: Type.Optional(
+    Type.Array(closed({ id: Name, name: Name, points: Ids }), { minItems: 2, maxItems: 60 }),
+  ),
+  provokes: Type.Optional(Type.Record(Name, Type.Number({ exclusiveMinimum: 0, maximum: 1 }))),
+  needs: Needs,
+  power: Power,
+  note: Type.Optional(Line),
+  leaves: Type.Optional(Name),
+  ...OnlyIn,
 });
 
 export const HazardSchema = closed({
@@ -66,6 +103,7 @@ export const HazardSchema = closed({
     unplugs: Type.Optional(Name),
     caution: Line,
   }),
+  ...OnlyIn,
 });
 
 export const UnitMapSchema = closed(
@@ -74,14 +112,24 @@ export const UnitMapSchema = closed(
     maker: Line,
     model: Line,
     elements: Type.Array(MapElement, { minItems: 1, maxItems: 1000 }),
-    feeds: Type.Array(closed({ from: Name, to: Name, carries: oneOf(['signal', 'power'] as const) }), {
-      maxItems: 4000,
-    }),
+    feeds: Type.Array(
+      closed({ from: Name, to: Name, carries: oneOf(['signal', 'power'] as const), ...OnlyIn }),
+      {
+        maxItems: 4000,
+      },
+    ),
     taps: Type.Array(Tap, { maxItems: 1000 }),
-    access: Type.Array(closed({ id: Name, name: Name, minutes: Minutes, needs: Needs }), { maxItems: 100 }),
-    functions: Type.Array(closed({ id: Name, name: Name, output: Name }), { minItems: 1, maxItems: 50 }),
+    access: Type.Array(closed({ id: Name, name: Name, minutes: Minutes, needs: Needs, ...OnlyIn }), {
+      maxItems: 100,
+    }),
+    functions: Type.Array(closed({ id: Name, name: Name, output: Name, ...OnlyIn }), {
+      minItems: 1,
+      maxItems: 50,
+    }),
     hazards: Type.Array(HazardSchema, { maxItems: 50 }),
     variants: Type.Optional(Type.Array(closed({ id: Name, name: Name, tell: Line }), { maxItems: 20 })),
+    channels: Type.Optional(Type.Array(closed({ id: Name, name: Name, elements: Ids }), { maxItems: 50 })),
+    checks: Type.Optional(Type.Array(OwnCheckSchema, { maxItems: 200 })),
     extra: Type.Optional(Type.Record(Type.String(), Type.Unknown())),
   },
   { $id: 'UnitMap', title: 'Map of a unit' },
@@ -89,3 +137,4 @@ export const UnitMapSchema = closed(
 
 agrees<Says<typeof UnitMapSchema, UnitMap>>();
 agrees<Says<typeof HazardSchema, Hazard>>();
+agrees<Says<typeof OwnCheckSchema, OwnCheck>>();

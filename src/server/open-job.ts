@@ -3,6 +3,7 @@ import type { Database } from '../data/database';
 import { allTags, insertJob, summaryOf } from '../data/jobs';
 import { unitById } from '../data/units';
 import type { OpenJob } from '../schemas/commands';
+import { learnedFor } from './lessons';
 import { Problem } from './problem';
 
 const FIRST = 101;
@@ -25,6 +26,7 @@ export function openJob(db: Database, command: OpenJob): Promise<{ id: string; t
     const unit = await unitById(tx, command.unit);
     if (!unit)
       throw new Problem(404, 'No such unit', `there is no unit ${command.unit} on this Mulch`, '/unit');
+    const learned = await learnedFor(tx, unit.map);
     const place = command.place ?? unit.place;
     const event: JobEvent = {
       id: command.event,
@@ -36,6 +38,7 @@ export function openJob(db: Database, command: OpenJob): Promise<{ id: string; t
       map: unit.map,
       unit: { id: unit.id, version: unit.version },
       ...(place ? { place } : {}),
+      ...(learned ? { learned } : {}),
     };
     const { state } = judge(null, event);
     await insertJob(tx, summarise(state), [event]);

@@ -9,7 +9,15 @@ export type JobOpened = Meta & {
   map: UnitMap;
   unit?: { id: string; version: number };
   place?: string;
+  learned?: Learned;
 };
+
+/** Weights from closed jobs, kept in the job so that its figures stay what they were. */
+export interface Learned {
+  /** closed jobs on this model */
+  jobs: number;
+  weights: { element: string; weight: number; faults: number }[];
+}
 
 /** Takes another event back; taking back an `undone` brings its event again. */
 export type Undone = Meta & { type: 'undone'; event: string };

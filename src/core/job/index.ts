@@ -1,10 +1,11 @@
 export * from './event';
 export type { BenchEvent, EventType, Meta, Payload } from './events/index';
 export { EVENT_KINDS } from './events/index';
-export { verdictOf } from './events/trace';
+export { answerWords, verdictOf } from './events/trace';
 export { handOverHeldBy } from './hand-over-rule';
 export { type HistoryLine, history, redoTarget, undoTarget } from './history';
 export { ledgerOf } from './ledger-only';
+export { type Lesson, lessonOf, modelOf } from './lesson';
 export { openAccess } from './open';
 export { type RemedyOption, remedyOptions } from './plan-of';
 export { type BeforeAfter, beforeAfter, currentProofs, symptomId, symptomProof } from './proofs';

@@ -23,6 +23,8 @@ export function open(e: JobOpened): JobState {
     tag: e.tag,
     openedAt: e.at,
     map: e.map,
+    whole: e.map,
+    ...(e.learned ? { learned: e.learned } : {}),
     ...(e.unit ? { unit: e.unit } : {}),
     ...(e.place ? { place: e.place } : {}),
     intake: null,
@@ -39,6 +41,7 @@ export function open(e: JobOpened): JobState {
     proofs: [],
     handedOver: null,
     notes: [],
+    photos: [],
   };
 }
 

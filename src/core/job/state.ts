@@ -1,7 +1,9 @@
 import type { HazardState, Source, UnitPower } from '../hazard';
 import type { Ledger } from '../ledger';
+import type { ReferRequest } from '../refer';
 import type { Expect } from '../trace';
 import type { RemedyKind, UnitMap } from '../unit';
+import type { Learned } from './event';
 
 export const STOPS = [
   'take in',
@@ -41,6 +43,16 @@ export interface Intake {
   unitSays?: string;
   /** what the owner would lose: data, settings, seals */
   keep: string[];
+  /** whether it was to be repaired or referred, with the figures */
+  weighed?: Weighed;
+}
+
+/** The figures behind repair or refer, and what was chosen. */
+export interface Weighed extends ReferRequest {
+  advice: 'repair' | 'refer';
+  choice: 'repair' | 'refer';
+  /** why it went against the advice */
+  reason?: string;
 }
 
 export interface TraceRecord {
@@ -52,6 +64,8 @@ export interface TraceRecord {
   reading?: number;
   unit?: string;
   expect?: Expect;
+  /** single readings behind `reading`, which is their mean */
+  takes?: number[];
   source?: Source;
   note?: string;
   /** a remedy that was tried while the symptom stayed */
@@ -116,7 +130,12 @@ export interface JobState {
   id: string;
   tag: string;
   openedAt: string;
+  /** the map as this unit is built: the variant that was taken in */
   map: UnitMap;
+  /** the map with all its variants */
+  whole: UnitMap;
+  /** weights that closed jobs taught, as they stood when the job was opened */
+  learned?: Learned;
   /** the unit's row on the shelf of maps, where it came from one */
   unit?: { id: string; version: number };
   place?: string;
@@ -136,4 +155,17 @@ export interface JobState {
   proofs: ProofRecord[];
   handedOver: HandOver | null;
   notes: { at: string; by: string; text: string }[];
+  photos: Photo[];
+}
+
+/** A picture taken at the bench; the picture itself is kept beside the job. */
+export interface Photo {
+  id: string;
+  at: string;
+  by: string;
+  file: string;
+  caption: string;
+  width: number;
+  height: number;
+  stop: Stop;
 }

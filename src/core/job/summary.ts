@@ -1,4 +1,5 @@
 import { specOf, tally } from '../ledger';
+import { type Lesson, lessonOf } from './lesson';
 import { offCount, runOf } from './run';
 import type { JobState, Stop } from './state';
 
@@ -27,6 +28,8 @@ export interface JobSummary {
   live: string[];
   openedAt: string;
   handedOver: boolean;
+  /** what this job taught, once it is handed over and proven */
+  lesson?: Lesson;
 }
 
 const NEXT: Record<Stop, (s: JobState) => { head: string; detail: string }> = {
@@ -70,6 +73,7 @@ function next(state: JobState): JobSummary['next'] {
  * @example summarise(state).next.head // 'Go on'
  */
 export function summarise(state: JobState): JobSummary {
+  const lesson = lessonOf(state);
   return {
     id: state.id,
     tag: state.tag,
@@ -103,5 +107,6 @@ export function summarise(state: JobState): JobSummary {
           .map((h) => state.map.hazards.find((x) => x.id === h.id)?.name ?? h.id),
     openedAt: state.openedAt,
     handedOver: state.handedOver !== null,
+    ...(lesson ? { lesson } : {}),
   };
 }

@@ -27,6 +27,7 @@ export function traceRequest(
   const { map, intake } = state;
   const q = intake ? PATTERN_Q[intake.pattern] : 1;
   const checks = deriveChecks(map);
+  const learned = new Map(state.learned?.weights.map((w) => [w.element, w.weight]));
   const log: TraceLogEntry[] = intake
     ? [symptomId(state), ...(intake.alsoFails ?? []).map((f) => `symptom:${f}`)].map((check) => ({
         check,
@@ -55,7 +56,7 @@ export function traceRequest(
   const request: TraceRequest = {
     elements: map.elements.map((e) => ({
       id: e.id,
-      weight: e.weight,
+      weight: learned.get(e.id) ?? e.hearsay?.weight ?? e.weight,
       q,
       ...(e.needs ? { needs: e.needs } : {}),
       remedies: e.remedies.map((r) => ({

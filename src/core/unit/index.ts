@@ -1,8 +1,11 @@
-export { type CheckHow, deriveChecks, hazardsOf, type MapCheck } from './checks';
+export { CHECK_HOWS, type CheckHow, deriveChecks, hazardsOf, type MapCheck } from './checks/index';
 export { cone } from './cone';
 export { type DescribedRow, type Description, describeUnit } from './describe';
 export { HAZARD_RECIPES, type HazardRecipe, hazardOfKind } from './hazard-kinds';
 export { KIND_DEFAULTS, ladderFor } from './ladders';
 export * from './map';
+export { type Quantity, quantityOf, readAs, UNITS_KNOWN } from './quantity';
 export { formatReading, judgeReading, parseReading, type Verdict } from './reading';
+export { spreadOf, type Takes } from './takes';
 export { validateMap } from './validate';
+export { mapFor, missingIn } from './variant';

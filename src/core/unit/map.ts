@@ -36,12 +36,29 @@ export interface MapElement {
   /** access from which a finger can bend or press it; as `needs` when absent */
   touch?: string[];
   remedies: MapRemedy[];
+  /** a known-good one is at hand to be tried in its place */
+  spare?: boolean;
+  /** what is said of it, kept apart from what closed jobs taught */
+  hearsay?: Hearsay;
+  only?: Only;
+}
+
+/** Variants that have this part; every variant when absent. */
+export type Only = string[];
+
+/** A weight somebody stated, with who said it and how many faults that saying is worth. */
+export interface Hearsay {
+  weight: number;
+  /** pseudo-count: after this many faults of its own the unit's record weighs as much */
+  count: number;
+  source: string;
 }
 
 export interface Feed {
   from: string;
   to: string;
   carries: 'signal' | 'power';
+  only?: Only;
 }
 
 export type TapHow = 'look' | 'listen' | 'measure';
@@ -58,6 +75,44 @@ export interface Tap {
   power?: Power;
   /** what to do first, or what to beware of */
   note?: string;
+  only?: Only;
+}
+
+/** Elements that do the same work side by side, each list in signal order and of the same length. */
+export interface Channel {
+  id: string;
+  name: string;
+  elements: string[];
+}
+
+/** One answer of a check that has more than two: a code, a message, a lamp pattern. */
+export interface CheckAnswer {
+  id: string;
+  name: string;
+  /** elements it points at; none = all is well */
+  points: string[];
+}
+
+/** A check that does not follow from the map by itself. */
+export interface OwnCheck {
+  id: string;
+  name: string;
+  /** elements that have to work for it to come out good */
+  exercises: string[];
+  minutes: number;
+  /** words of the two answers; `in range` is not among them: a measured point is a tap */
+  ok?: string;
+  bad?: string;
+  /** more than two answers, in place of good and bad */
+  answers?: CheckAnswer[];
+  /** element id to the chance that this check alone makes its fault show */
+  provokes?: Record<string, number>;
+  needs?: string[];
+  power?: Power;
+  note?: string;
+  /** what it changes on the unit, to be put back: "left channel fed from A5" */
+  leaves?: string;
+  only?: Only;
 }
 
 export interface MapAccess {
@@ -65,6 +120,7 @@ export interface MapAccess {
   name: string;
   minutes: number;
   needs?: string[];
+  only?: Only;
 }
 
 export interface UnitFunction {
@@ -72,6 +128,7 @@ export interface UnitFunction {
   name: string;
   /** the element the user sees or hears it at */
   output: string;
+  only?: Only;
 }
 
 export const HAZARD_KINDS = [
@@ -108,6 +165,7 @@ export interface Hazard {
     unplugs?: string;
     caution: string;
   };
+  only?: Only;
 }
 
 /** Another way the same model is built. */
@@ -130,6 +188,8 @@ export interface UnitMap {
   functions: UnitFunction[];
   hazards: Hazard[];
   variants?: Variant[];
+  channels?: Channel[];
+  checks?: OwnCheck[];
   /** kept from imports, not read */
   extra?: Record<string, unknown>;
 }

@@ -1,48 +1,14 @@
-import { Refusal } from '../refusal';
-
-const PREFIX: Record<string, number> = {
-  p: 1e-12,
-  n: 1e-9,
-  u: 1e-6,
-  µ: 1e-6,
-  μ: 1e-6,
-  m: 1e-3,
-  k: 1e3,
-  K: 1e3,
-  M: 1e6,
-  G: 1e9,
-};
-const UNIT = /^(V|A|Ω|ohm|ohms|R|W|Hz|F|H|°C|C|dB|dBu|s|N·?m|Nm|%)?$/;
+import { quantityOf } from './quantity';
 
 /**
- * Reads what a technician types as a measured value: `775m`, `0,775 V`, `4k7`, `31 mV`, `-12.1`.
+ * Reads what a technician types as a bare value: `775m`, `0,775 V`, `4k7`, `31 mV`, `-12.1`.
  *
  * @param text as typed; a comma counts as the decimal point
  * @returns the value in the unit without prefix
  * @throws Refusal when it is not a number with an optional prefix and unit
  * @example parseReading('4k7') // 4700
  */
-export function parseReading(text: string): number {
-  const t = text.trim().replace(/\s+/g, '').replace('−', '-').replace('Ω', 'Ω').replace(',', '.');
-  const infix = /^([+-]?\d+)([pnuµμmkKMGR])(\d+)(.*)$/.exec(t);
-  const plain = /^([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)(.*)$/i.exec(t);
-  if (infix && UNIT.test(infix[4] ?? '')) {
-    const scale = infix[2] === 'R' ? 1 : PREFIX[infix[2] as string];
-    return Number(`${infix[1]}.${infix[3]}`) * (scale as number);
-  }
-  if (plain) {
-    const rest = plain[2] ?? '';
-    const value = Number(plain[1]);
-    if (UNIT.test(rest)) return value;
-    const scale = PREFIX[rest[0] as string];
-    if (scale !== undefined && UNIT.test(rest.slice(1))) return value * scale;
-  }
-  throw new Refusal(
-    t === ''
-      ? 'Type a value, such as 0.775 or 775m'
-      : `“${text.trim()}” is not a reading. Type a value, such as 0.775, 775m or 4k7`,
-  );
-}
+export const parseReading = (text: string): number => quantityOf(text).value;
 
 /**
  * Writes a value with at most four significant digits, in the unit given.

@@ -95,7 +95,13 @@ describe('a unit described at the bench', () => {
       expect: { nominal: 5, low: 0, high: 10.5 },
     });
     const checks = deriveChecks(map);
-    expect(checks.map((c) => c.id)).toEqual(['symptom:works', 'tap:TP1', 'flex:W1', 'continuity:W1']);
+    expect(checks.map((c) => c.id)).toEqual([
+      'symptom:works',
+      'tap:TP1',
+      'flex:W1',
+      'reseat:W1',
+      'continuity:W1',
+    ]);
     const answer = trace({
       elements: map.elements.map(({ id, weight, remedies }) => ({ id, weight, remedies })),
       checks: checks.map((c) => c.trace),

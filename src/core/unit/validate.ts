@@ -1,5 +1,6 @@
 import { demand } from '../refusal';
 import type { UnitMap } from './map';
+import { mapFor } from './variant';
 
 /**
  * Checks what a schema cannot: that every name in the map points at something, that there is
@@ -23,6 +24,20 @@ export function validateMap(map: UnitMap): void {
   const access = once(map.access, 'access', '/access');
   once(map.taps, 'tap', '/taps');
   once(map.hazards, 'hazard', '/hazards');
+  const variants = once(map.variants ?? [], 'variant', '/variants');
+  const only = (list: { only?: string[] }[], at: string) =>
+    list.forEach((x, i) => {
+      x.only?.forEach((id, k) => {
+        demand(variants.has(id), `${id} is no variant of this map`, `${at}/${i}/only/${k}`);
+      });
+    });
+  only(map.elements, '/elements');
+  only(map.feeds, '/feeds');
+  only(map.taps, '/taps');
+  only(map.access, '/access');
+  only(map.functions, '/functions');
+  only(map.hazards, '/hazards');
+  only(map.checks ?? [], '/checks');
   const known = (ids: string[] | undefined, at: string) =>
     ids?.forEach((id, k) => {
       demand(access.has(id), `access ${id} is not on the map`, `${at}/${k}`);
@@ -31,6 +46,7 @@ export function validateMap(map: UnitMap): void {
     demand(e.remedies.length > 0, `${e.id} has no remedy`, `/elements/${i}/remedies`);
     known(e.needs, `/elements/${i}/needs`);
     known(e.touch, `/elements/${i}/touch`);
+    demand(e.weight > 0, `the weight of ${e.id} must be over 0`, `/elements/${i}/weight`);
   });
   map.feeds.forEach((f, i) => {
     demand(elements.has(f.from), `${f.from} is not an element`, `/feeds/${i}/from`);
@@ -66,4 +82,103 @@ export function validateMap(map: UnitMap): void {
     for (const n of needs.get(id) ?? []) walk(n, [...path, id]);
   };
   for (const a of map.access) walk(a.id, []);
+  validateFeeds(map);
+  validateChannels(map, elements);
+  validateChecks(map, elements, known);
+  for (const v of map.variants ?? []) {
+    const built = mapFor(map, v.id);
+    const at = `/variants/${map.variants?.indexOf(v)}`;
+    demand(built.elements.length > 0, `“${v.name}” has no element`, at);
+    demand(built.functions.length > 0, `“${v.name}” has nothing it should do`, at);
+  }
+}
+
+/** Signal and power run from source to output: a way back to where it began is named. */
+function validateFeeds(map: UnitMap): void {
+  const out = new Map<string, number[]>();
+  map.feeds.forEach((f, i) => {
+    out.set(f.from, [...(out.get(f.from) ?? []), i]);
+  });
+  const done = new Set<string>();
+  const path: string[] = [];
+  const on = new Set<string>();
+  // A walk with its own stack: a chain of a thousand elements is no reason to run out of one.
+  for (const start of map.elements) {
+    const stack: { id: string; next: number }[] = [{ id: start.id, next: 0 }];
+    while (stack.length) {
+      const here = stack.at(-1) as { id: string; next: number };
+      if (here.next === 0) {
+        if (done.has(here.id)) {
+          stack.pop();
+          continue;
+        }
+        path.push(here.id);
+        on.add(here.id);
+      }
+      const feed = out.get(here.id)?.[here.next++];
+      if (feed === undefined) {
+        done.add(here.id);
+        on.delete(here.id);
+        path.pop();
+        stack.pop();
+        continue;
+      }
+      const to = (map.feeds[feed] as UnitMap['feeds'][number]).to;
+      demand(
+        !on.has(to),
+        `${on.has(to) ? [...path.slice(path.indexOf(to)), to].join(' feeds ') : ''}: that runs in a circle`,
+        `/feeds/${feed}/to`,
+      );
+      if (!done.has(to)) stack.push({ id: to, next: 0 });
+    }
+  }
+}
+
+function validateChannels(map: UnitMap, elements: Set<string>): void {
+  const ids = new Set<string>();
+  map.channels?.forEach((c, i) => {
+    demand(!ids.has(c.id), `channel ${c.id} is there twice`, `/channels/${i}/id`);
+    ids.add(c.id);
+    demand(
+      c.elements.length >= 2,
+      `channel ${c.name} needs two elements at least`,
+      `/channels/${i}/elements`,
+    );
+    c.elements.forEach((id, k) => {
+      demand(elements.has(id), `${id} is not an element`, `/channels/${i}/elements/${k}`);
+    });
+  });
+}
+
+function validateChecks(
+  map: UnitMap,
+  elements: Set<string>,
+  known: (ids: string[] | undefined, at: string) => void,
+): void {
+  const ids = new Set<string>();
+  map.checks?.forEach((c, i) => {
+    const at = `/checks/${i}`;
+    demand(!ids.has(c.id), `check ${c.id} is there twice`, `${at}/id`);
+    ids.add(c.id);
+    demand(c.minutes > 0, `the minutes of “${c.name}” must be over 0`, `${at}/minutes`);
+    demand(
+      c.exercises.length > 0 || (c.answers?.length ?? 0) >= 2,
+      `say what “${c.name}” puts to the test`,
+      `${at}/exercises`,
+    );
+    c.exercises.forEach((id, k) => {
+      demand(elements.has(id), `${id} is not an element`, `${at}/exercises/${k}`);
+    });
+    const answers = new Set<string>();
+    c.answers?.forEach((a, k) => {
+      demand(!answers.has(a.id), `answer ${a.id} is there twice`, `${at}/answers/${k}/id`);
+      answers.add(a.id);
+      a.points.forEach((id, n) => {
+        demand(elements.has(id), `${id} is not an element`, `${at}/answers/${k}/points/${n}`);
+      });
+    });
+    for (const id of Object.keys(c.provokes ?? {}))
+      demand(c.exercises.includes(id), `${id} is not put to the test here`, `${at}/provokes`);
+    known(c.needs, `${at}/needs`);
+  });
 }

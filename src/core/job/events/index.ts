@@ -15,15 +15,18 @@ import {
 } from './open-up';
 import { jobReferred, planChosen } from './plan';
 import { partFitted, partRemoved, remedyDone, remedyTried } from './swap';
-import { intakeRecorded, jobParked, jobResumed, noteAdded } from './take-in';
-import { checkRecorded, proofRecorded } from './trace';
+import { intakeRecorded, jobParked, jobResumed, noteAdded, photoAdded, referralWeighed } from './take-in';
+import { checkDescribed, checkRecorded, proofRecorded } from './trace';
 
 /** Every kind of event that happens within a job. A new kind is a new entry here and nowhere else. */
 export const EVENT_KINDS = {
   'intake.recorded': intakeRecorded,
   'note.added': noteAdded,
+  'referral.weighed': referralWeighed,
+  'photo.added': photoAdded,
   'job.parked': jobParked,
   'job.resumed': jobResumed,
+  'check.described': checkDescribed,
   'check.recorded': checkRecorded,
   'plan.chosen': planChosen,
   'job.referred': jobReferred,

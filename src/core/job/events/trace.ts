@@ -1,17 +1,28 @@
 import { arm, type Source } from '../../hazard';
 import { take } from '../../ledger';
-import { demand } from '../../refusal';
-import { deriveChecks, formatReading, judgeReading, type MapCheck } from '../../unit';
+import { demand, Refusal } from '../../refusal';
+import {
+  deriveChecks,
+  formatReading,
+  judgeReading,
+  type MapCheck,
+  type OwnCheck,
+  spreadOf,
+  type UnitMap,
+  validateMap,
+} from '../../unit';
 import { openAccess } from '../open';
 import type { JobState } from '../state';
 import { kind } from './kind';
 
 export interface Answer {
   check: string;
-  /** ok or bad; absent when a reading says it */
-  outcome?: 'ok' | 'bad';
-  /** in the unit of the tap, without prefix */
+  /** ok or bad, or the id of one of its answers; absent when a reading says it */
+  outcome?: string;
+  /** in the unit of the tap */
   reading?: number;
+  /** single readings whose mean `reading` is */
+  takes?: number[];
   source: Source;
   note?: string;
 }
@@ -36,8 +47,18 @@ export function answered(state: JobState, a: Answer): MapCheck {
       '/reading',
     );
     demand(a.outcome === undefined, 'a measured check is judged by its reading', '/outcome');
+    if (a.takes) {
+      const { mean } = spreadOf(a.takes);
+      demand(
+        Math.abs(mean - a.reading) <= 1e-9 * Math.max(1, Math.abs(mean)),
+        `${check.title}: the reading is not the mean of its takes`,
+        '/reading',
+      );
+    }
   } else {
-    demand(a.outcome, `${check.title}: say ${check.ok} or ${check.bad}`, '/outcome');
+    const answers = check.answers?.map((x) => x.id) ?? ['ok', 'bad'];
+    const words = check.answers?.map((x) => x.name) ?? [check.ok, check.bad];
+    demand(a.outcome && answers.includes(a.outcome), `${check.title}: say ${words.join(' or ')}`, '/outcome');
     demand(a.reading === undefined, `${check.title} takes no reading`, '/reading');
   }
   return check;
@@ -57,13 +78,22 @@ export function verdictOf(check: MapCheck, a: { outcome?: string; reading?: numb
   if (check.tap?.expect && a.reading !== undefined) {
     return judgeReading(a.reading, check.tap.expect).inRange ? 'ok' : 'bad';
   }
+  const answer = check.answers?.find((x) => x.id === a.outcome);
+  if (answer) return answer.points.length ? 'bad' : 'ok';
   return a.outcome === 'ok' ? 'ok' : 'bad';
+}
+
+/** The answer as a technician reads it: "in range", "still fails", the code that was shown. */
+export function answerWords(check: MapCheck, a: { outcome?: string; reading?: number }): string {
+  const answer = check.answers?.find((x) => x.id === a.outcome);
+  if (answer) return answer.name;
+  return verdictOf(check, a) === 'ok' ? check.ok : check.bad;
 }
 
 const wording = (state: JobState, a: Answer) => {
   const check = deriveChecks(state.map).find((c) => c.id === a.check);
   if (!check) return a.check;
-  const verdict = verdictOf(check, a) === 'ok' ? check.ok : check.bad;
+  const verdict = answerWords(check, a);
   return a.reading === undefined
     ? `${check.title}: ${verdict}`
     : `${check.title}: ${formatReading(a.reading, check.tap?.expect?.unit ?? '')}, ${verdict}`;
@@ -111,12 +141,30 @@ export const checkRecorded = kind<Answer & { leaves?: string }>({
                 },
               }
             : {}),
+          ...(a.takes && a.takes.length > 1 ? { takes: a.takes } : {}),
           ...(a.note ? { note: a.note } : {}),
         },
       ],
     };
   },
   says: (p, state) => wording(state, p),
+});
+
+/** A check of one's own, added to the map of this job. */
+export const checkDescribed = kind<{ check: OwnCheck }>({
+  apply(state, { check }) {
+    const withCheck = (map: UnitMap): UnitMap => ({ ...map, checks: [...(map.checks ?? []), check] });
+    const map = withCheck(state.map);
+    try {
+      validateMap(map);
+    } catch (error) {
+      if (error instanceof Refusal)
+        throw new Refusal(error.message, error.path.replace(/^\/checks\/\d+/, '/check'));
+      throw error;
+    }
+    return { ...state, map, whole: withCheck(state.whole) };
+  },
+  says: (p) => `Own check: ${p.check.name}`,
 });
 
 export const proofRecorded = kind<Answer>({

@@ -1,0 +1,1 @@
+export { type LearnedWeight, learnedWeight, learnedWeights, PRIOR_FAULTS } from './weights';

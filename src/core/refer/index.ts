@@ -1,0 +1,1 @@
+export { COMPETENCES, type ReferAnswer, type ReferRequest, weighReferral } from './refer';

@@ -1,0 +1,17 @@
+import { eq } from 'drizzle-orm';
+import type { Handle } from './database';
+import { settings } from './tables';
+
+/** One setting, or undefined. */
+export async function settingOf(db: Handle, key: string): Promise<unknown> {
+  const [row] = await db.select().from(settings).where(eq(settings.key, key));
+  return row?.value;
+}
+
+/** Writes a setting over. */
+export async function putSetting(db: Handle, key: string, value: unknown): Promise<void> {
+  await db
+    .insert(settings)
+    .values({ key, value })
+    .onConflictDoUpdate({ target: settings.key, set: { value } });
+}
