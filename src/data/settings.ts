@@ -8,8 +8,12 @@ export async function settingOf(db: Handle, key: string): Promise<unknown> {
   return row?.value;
 }
 
-/** Writes a setting over. */
+/** Writes a setting over; null takes it away. */
 export async function putSetting(db: Handle, key: string, value: unknown): Promise<void> {
+  if (value === null) {
+    await db.delete(settings).where(eq(settings.key, key));
+    return;
+  }
   await db
     .insert(settings)
     .values({ key, value })

@@ -7,7 +7,7 @@ import {
   type UnitMap,
 } from '../core/unit';
 
-type More = Partial<Pick<MapElement, 'needs' | 'touch' | 'weight'>> & {
+type More = Partial<Pick<MapElement, 'needs' | 'touch' | 'weight' | 'only' | 'spare' | 'hearsay'>> & {
   part?: string;
   replaceMinutes?: number;
 };
@@ -52,7 +52,7 @@ export const chain = (...ids: string[]): UnitMap['feeds'] =>
 export const powers = (from: string, ...to: string[]): UnitMap['feeds'] =>
   to.map((t) => ({ from, to: t, carries: 'power' }));
 
-type Where = { needs?: string[]; note?: string; minutes?: number };
+type Where = { needs?: string[]; note?: string; minutes?: number; ac?: boolean };
 
 /** A point that is measured: nominal, tolerance, highest possible, unit. */
 export const measured = (

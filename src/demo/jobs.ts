@@ -229,6 +229,60 @@ const STORIES: Story[] = [
   },
 ];
 
+/** A short job of weeks ago: one element mended from outside, proven and handed over. */
+function closed(
+  tag: string,
+  days: number,
+  unit: number,
+  fault: { function: string; symptom: string; element: string; covers: string[]; gates: Told[] },
+): Story {
+  const { covers, element } = fault;
+  return {
+    tag,
+    unit,
+    ago: days * 24 * 60,
+    lines: [
+      [
+        4,
+        {
+          type: 'intake.recorded',
+          function: fault.function,
+          symptom: fault.symptom,
+          pattern: 'now and then',
+          keep: [],
+        } as Told,
+      ],
+      [9, { type: 'plan.chosen', element, remedy: 'replace', why: 'found by flexing it' } as Told],
+      ...fault.gates.map((g): Line => [3, g]),
+      ...covers.map((c): Line => [2, `lift ${c} > shelf`]),
+      [8, { type: 'part.removed', name: `old ${element}` } as Told],
+      [6, { type: 'part.fitted', name: `new ${element}` } as Told],
+      [
+        1,
+        (r) =>
+          ({ type: 'item.proven', item: r.state.fix?.newItem ?? '', how: 'both ends looked at' }) as Told,
+      ],
+      ...[...covers].reverse().flatMap((c): Line[] => [
+        [1, back(named(c), 'fitted')],
+        [1, { type: 'cover.closed', cover: c, kind: 'final' } as Told],
+      ]),
+      [
+        2,
+        { type: 'proof.recorded', check: `symptom:${fault.function}`, outcome: 'ok', source: 'eye' } as Told,
+      ],
+      [3, { type: 'job.handed-over', to: 'pier office', result: 'works' } as Told],
+    ],
+  };
+}
+
+const LEFT = { function: 'left', symptom: 'Left side comes and goes', covers: ['hatch', 'lid'] };
+const LOOP_GATES = [gate('mains', 0), gate('C11', 2)];
+STORIES.push(
+  closed('SP-031', 71, 0, { ...LEFT, element: 'W7', gates: LOOP_GATES }),
+  closed('SP-052', 44, 0, { ...LEFT, element: 'W4', gates: LOOP_GATES }),
+  closed('SP-077', 20, 0, { ...LEFT, element: 'W7', gates: LOOP_GATES }),
+);
+
 /**
  * The jobs of the demo, told through the same rules as any other job.
  *

@@ -18,3 +18,25 @@ export const ResetLessonsSchema = closed(
   { since: Type.Union([Moment, Type.Null()]) },
   { $id: 'ResetLessons', title: 'Learn from closed jobs since a moment only; null counts all again' },
 );
+
+export const SetMeterSchema = closed(
+  { address: Type.Union([Name, Type.Null()]) },
+  {
+    $id: 'SetMeter',
+    title: 'Where the bench meter is, as name:port; null goes back to the setting of the machine',
+  },
+);
+
+export const ReadMeterSchema = closed(
+  {
+    unit: Type.String({ minLength: 1, maxLength: 12 }),
+    ac: Type.Optional(Type.Boolean()),
+    probe: Type.Optional(
+      closed({
+        model: Type.String({ maxLength: 200, pattern: '^[^"\\n\\r]*$' }),
+        tap: Type.String({ maxLength: 120, pattern: '^[^"\\n\\r]*$' }),
+      }),
+    ),
+  },
+  { $id: 'ReadMeter', title: 'One reading from the bench meter' },
+);

@@ -10,6 +10,16 @@ export const JobFileSchema = Type.Object(
     exportedAt: Moment,
     job: Ulid,
     events: Type.Array(JobEventSchema, { minItems: 1, maxItems: 20_000 }),
+    /** its pictures, in base 64 */
+    photos: Type.Optional(
+      Type.Array(
+        closed({
+          file: Type.String({ pattern: '^[0-9a-f]{64}$' }),
+          data: Type.String({ maxLength: 20_000_000 }),
+        }),
+        { maxItems: 400 },
+      ),
+    ),
   },
   { $id: 'JobFile', title: 'A job as a file', additionalProperties: true },
 );

@@ -75,6 +75,11 @@ const ROUTES: Route[] = [
     params: ['id'],
   },
   { path: '/api/jobs/import', method: 'post', summary: 'Read a job file in again', body: 'JobFile' },
+  { path: '/api/photos', method: 'post', summary: 'Keep a picture, sent as the body' },
+  { path: '/api/photos/{file}', method: 'get', summary: 'A picture; ?size=small', params: ['file'] },
+  { path: '/api/meter', method: 'get', summary: 'Where the bench meter is' },
+  { path: '/api/meter', method: 'post', summary: 'Set where the bench meter is', body: 'SetMeter' },
+  { path: '/api/meter/read', method: 'post', summary: 'One reading from the bench meter', body: 'ReadMeter' },
   { path: '/api/lessons', method: 'get', summary: 'What closed jobs taught; ?as=csv as a table' },
   {
     path: '/api/lessons/reset',

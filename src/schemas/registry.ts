@@ -1,4 +1,10 @@
-import { OpenJobSchema, ResetLessonsSchema, SaveUnitSchema } from './commands';
+import {
+  OpenJobSchema,
+  ReadMeterSchema,
+  ResetLessonsSchema,
+  SaveUnitSchema,
+  SetMeterSchema,
+} from './commands';
 import {
   LedgerAnswerSchema,
   LedgerRequestSchema,
@@ -27,6 +33,8 @@ export const CHECKED = {
   OpenJob: OpenJobSchema,
   SaveUnit: SaveUnitSchema,
   ResetLessons: ResetLessonsSchema,
+  SetMeter: SetMeterSchema,
+  ReadMeter: ReadMeterSchema,
   TraceRequest: TraceRequestSchema,
   LedgerRequest: LedgerRequestSchema,
   TightenRequest: TightenRequestSchema,

@@ -59,6 +59,7 @@ const Tap = closed({
   expect: Type.Optional(
     closed({ ...ExpectSchema.properties, unit: Type.String({ minLength: 1, maxLength: 12 }) }),
   ),
+  ac: Type.Optional(Type.Boolean()),
   needs: Needs,
   power: Power,
   note: Type.Optional(Line),

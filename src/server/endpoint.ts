@@ -12,12 +12,8 @@ interface Guard<T> {
 
 const MEGABYTE = 1024 * 1024;
 
-/** Reads a JSON body, bounded in size, and checks it against its schema. */
-export async function readBody<T>(request: Request, guard: Guard<T>, megabytes = 1): Promise<T> {
-  const type = request.headers.get('content-type') ?? '';
-  if (!/^application\/([\w.+-]+\+)?json\b/.test(type)) {
-    throw new Problem(415, 'Not JSON', 'send the body as application/json');
-  }
+/** Reads a body, bounded in size. */
+export async function readBytes(request: Request, megabytes: number): Promise<Uint8Array> {
   const limit = megabytes * MEGABYTE;
   const chunks: Uint8Array[] = [];
   let size = 0;
@@ -32,7 +28,17 @@ export async function readBody<T>(request: Request, guard: Guard<T>, megabytes =
       chunks.push(r.value);
     }
   }
-  return checkJson(Buffer.concat(chunks).toString('utf8'), guard);
+  return Buffer.concat(chunks);
+}
+
+/** Reads a JSON body, bounded in size, and checks it against its schema. */
+export async function readBody<T>(request: Request, guard: Guard<T>, megabytes = 1): Promise<T> {
+  const type = request.headers.get('content-type') ?? '';
+  if (!/^application\/([\w.+-]+\+)?json\b/.test(type)) {
+    throw new Problem(415, 'Not JSON', 'send the body as application/json');
+  }
+  const bytes = await readBytes(request, megabytes);
+  return checkJson(Buffer.from(bytes).toString('utf8'), guard);
 }
 
 /** Parses text as JSON and checks it against its schema. */

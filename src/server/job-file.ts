@@ -4,13 +4,27 @@ import { Refusal } from '../core/refusal';
 import type { Database } from '../data/database';
 import { appendEvents, eventsById, eventsOf, insertJob, saveSummary } from '../data/jobs';
 import type { JobFile } from '../schemas/job-file';
+import type { PhotoStore } from './photo-store';
+import { adoptPhoto } from './photos';
 import { Problem } from './problem';
 import { readJob } from './read-job';
 
 /** A whole job as a file. */
-export async function exportJob(db: Database, job: string, now: Date): Promise<JobFile> {
+export async function exportJob(db: Database, store: PhotoStore, job: string, now: Date): Promise<JobFile> {
   const { events } = await readJob(db, job);
-  return { format: 'mulch job', version: 1, exportedAt: now.toISOString(), job, events };
+  const photos: NonNullable<JobFile['photos']> = [];
+  for (const { file } of fold(events).state.photos) {
+    const bytes = photos.some((p) => p.file === file) ? null : await store.get(file);
+    if (bytes) photos.push({ file, data: Buffer.from(bytes).toString('base64') });
+  }
+  return {
+    format: 'mulch job',
+    version: 1,
+    exportedAt: now.toISOString(),
+    job,
+    events,
+    ...(photos.length ? { photos } : {}),
+  };
 }
 
 /**
@@ -21,6 +35,7 @@ export async function exportJob(db: Database, job: string, now: Date): Promise<J
  */
 export async function importJob(
   db: Database,
+  store: PhotoStore,
   file: JobFile,
 ): Promise<{ id: string; tag: string; added: number }> {
   const { events, job } = file;
@@ -38,6 +53,8 @@ export async function importJob(
   }
   if (state.id !== job)
     throw new Problem(422, 'Refused', 'the file and its first event name different jobs', '/job');
+  for (const p of file.photos ?? [])
+    await adoptPhoto(db, store, p.file, Buffer.from(p.data, 'base64'), new Date());
   return db.write(async (tx) => {
     const here = await eventsOf(tx, job);
     const apart = here.findIndex((e, i) => events[i] !== undefined && !isDeepStrictEqual(e, events[i]));

@@ -71,6 +71,8 @@ export interface Tap {
   how: TapHow;
   minutes: number;
   expect?: Expect & { unit: string };
+  /** alternating: the meter reads r.m.s. */
+  ac?: boolean;
   needs?: string[];
   power?: Power;
   /** what to do first, or what to beware of */

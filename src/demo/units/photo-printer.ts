@@ -18,6 +18,7 @@ export const photoPrinter: UnitMap = {
       needs: ['rear cover', 'shield plate'],
       weight: 4,
       part: 'pack 7.2 V 2-way plug',
+      hearsay: { weight: 6, count: 3, source: 'arcade staff: these packs go every second winter' },
     }),
     setting('S2', 'door interlock', { weight: 2.5 }),
   ],

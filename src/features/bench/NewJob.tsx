@@ -6,7 +6,7 @@ import { jobPath } from '../job/stop-path';
 import { openJobOn } from '../units/open-job';
 import { type Failure, send } from '../units/send';
 
-const MOST_MEGABYTES = 16;
+const MOST_MEGABYTES = 256;
 
 /** Ways a job comes onto the bench: on a unit that is known, on one described now, from a file. */
 export function NewJob({ units }: { units: { id: string; name: string; place: string }[] }) {

@@ -1,0 +1,1 @@
+export { type LoggedSeries, meanBetween, seriesOf } from './logged';

@@ -1,0 +1,125 @@
+import { describe, expect, it } from 'vitest';
+import { meanBetween, seriesOf } from '.';
+
+const why = (f: () => unknown) => {
+  try {
+    f();
+    return '';
+  } catch (error) {
+    return (error as Error).message;
+  }
+};
+
+describe('the table of a logging meter', () => {
+  it('with heading, unit in the heading and decimal commas', () => {
+    const s = seriesOf(
+      [
+        ['Time', 'Reading [mV]'],
+        ['0', '775,2'],
+        ['1,5', '774,8'],
+      ],
+      'V',
+    );
+    expect(s.name).toBe('Reading [mV]');
+    expect(s.points).toEqual([
+      { t: 0, value: 0.7752 },
+      { t: 1.5, value: 0.7748 },
+    ]);
+  });
+  it('with clock times, units in the cells, gaps counted', () => {
+    const s = seriesOf(
+      [
+        ['12:00:00', 'DC', '1.2 V'],
+        ['12:00:01', 'DC', 'OL'],
+        ['12:00:02.5', 'DC', '1.4 V'],
+      ],
+      'V',
+    );
+    expect(s.points.map((p) => p.t)).toEqual([0, 2.5]);
+    expect(s.skipped).toBe(1);
+  });
+  it('with dates', () => {
+    const s = seriesOf(
+      [
+        ['when', 'V'],
+        ['2026-11-26T10:00:00Z', '5'],
+        ['2026-11-26T10:01:00Z', '6'],
+      ],
+      'V',
+    );
+    expect(s.points[1]).toEqual({ t: 60, value: 6 });
+  });
+  it('names the row it cannot read', () => {
+    expect(
+      why(() =>
+        seriesOf(
+          [
+            ['s', 'V'],
+            ['0', '1'],
+            ['x', '2'],
+          ],
+          'V',
+        ),
+      ),
+    ).toContain('row 3: “x” is no time');
+    expect(
+      why(() =>
+        seriesOf(
+          [
+            ['0', '1'],
+            ['1', 'much'],
+          ],
+          'V',
+        ),
+      ),
+    ).toContain('row 2');
+    expect(
+      why(() =>
+        seriesOf(
+          [
+            ['0', '1'],
+            ['1', '2 A'],
+          ],
+          'V',
+        ),
+      ),
+    ).toContain('is in A');
+    expect(
+      why(() =>
+        seriesOf(
+          [
+            ['5', '1'],
+            ['1', '2'],
+          ],
+          'V',
+        ),
+      ),
+    ).toContain('row 2: the time runs backwards');
+    expect(why(() => seriesOf([], 'V'))).toContain('empty');
+    expect(why(() => seriesOf([['a', 'b']], 'V'))).toContain('no row under it');
+    expect(why(() => seriesOf([['0'], ['1']], 'V'))).toContain('two columns');
+    expect(
+      why(() =>
+        seriesOf(
+          [
+            ['0', 'OL'],
+            ['1', ''],
+          ],
+          'V',
+        ),
+      ),
+    ).toContain('no row holds a reading');
+  });
+  it('a stretch has its mean', () => {
+    const s = seriesOf(
+      [
+        ['0', '1'],
+        ['1', '2'],
+        ['2', '6'],
+      ],
+      'V',
+    );
+    expect(meanBetween(s, 1, 0).mean).toBe(1.5);
+    expect(why(() => meanBetween(s, 7, 9))).toContain('no reading');
+  });
+});

@@ -1,0 +1,34 @@
+import { mkdir, readFile, rename, writeFile } from 'node:fs/promises';
+import path from 'node:path';
+
+/** Where pictures lie. One folder now; anything that keeps bytes under a name can take its place. */
+export interface PhotoStore {
+  put(name: string, bytes: Uint8Array): Promise<void>;
+  get(name: string): Promise<Uint8Array | null>;
+}
+
+/** Pictures in a folder. A file is written beside its place and moved there, so that it is whole or not there. */
+export function folderStore(folder: string): PhotoStore {
+  const place = (name: string) => path.join(folder, name.slice(0, 2), name);
+  return {
+    async put(name, bytes) {
+      const to = place(name);
+      await mkdir(path.dirname(to), { recursive: true });
+      const half = `${to}.${process.pid}.half`;
+      await writeFile(half, bytes);
+      await rename(half, to);
+    },
+    async get(name) {
+      try {
+        return await readFile(place(name));
+      } catch (error) {
+        if ((error as NodeJS.ErrnoException).code === 'ENOENT') return null;
+        throw error;
+      }
+    },
+  };
+}
+
+/** The store of this process. */
+export const photoStore = (): PhotoStore =>
+  folderStore(path.join(process.env.MULCH_DATA ?? './data', 'photos'));
