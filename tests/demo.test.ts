@@ -31,8 +31,9 @@ describe('demo units', () => {
     expect(new Set(checks.map((c) => c.id)).size).toBe(checks.length);
     const ids = new Set(map.elements.map((e) => e.id));
     for (const c of checks) {
-      expect(c.trace.exercises?.every((id) => ids.has(id))).toBe(true);
-      expect(c.trace.exercises?.length).toBeGreaterThan(0);
+      const tested = c.trace.exercises ?? c.trace.outcomes?.flatMap((o) => o.points) ?? [];
+      expect(tested.every((id) => ids.has(id))).toBe(true);
+      expect(tested.length).toBeGreaterThan(0);
       if (c.trace.power !== 'on') expect(hazardsOf(map, c)).toEqual([]);
     }
     for (const h of map.hazards) expect(h.clear.caution).toMatch(/come first/);

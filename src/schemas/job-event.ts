@@ -108,6 +108,7 @@ const JOB_EVENTS = [
   }),
   event('referral.weighed', {
     minutes: Type.Number({ minimum: 0 }),
+    currency: Type.String({ minLength: 3, maxLength: 3 }),
     ratePerHour: Money,
     parts: Money,
     competence: oneOf(COMPETENCES),

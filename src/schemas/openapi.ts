@@ -74,6 +74,12 @@ const ROUTES: Route[] = [
     answer: 'JobFile',
     params: ['id'],
   },
+  {
+    path: '/api/jobs/{id}/history',
+    method: 'get',
+    summary: 'Every entry in words, as a table',
+    params: ['id'],
+  },
   { path: '/api/jobs/import', method: 'post', summary: 'Read a job file in again', body: 'JobFile' },
   { path: '/api/photos', method: 'post', summary: 'Keep a picture, sent as the body' },
   { path: '/api/photos/{file}', method: 'get', summary: 'A picture; ?size=small', params: ['file'] },
@@ -88,6 +94,17 @@ const ROUTES: Route[] = [
     body: 'ResetLessons',
   },
   { path: '/api/units', method: 'get', summary: 'All units with their maps' },
+  {
+    path: '/api/units/{id}/map',
+    method: 'get',
+    summary: 'The map of a unit as JSON; ?as=zip as three tables and the rest',
+    params: ['id'],
+  },
+  {
+    path: '/api/units/import',
+    method: 'post',
+    summary: 'A new unit from a map file: JSON or zip as the body',
+  },
   { path: '/api/units', method: 'post', summary: 'Keep the map of a unit', body: 'SaveUnit' },
 ];
 

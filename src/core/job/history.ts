@@ -32,6 +32,48 @@ export function history(events: JobEvent[]): HistoryLine[] {
   });
 }
 
+/** One entry as it stands in the whole story, taken back or not. */
+export interface StoryLine extends HistoryLine {
+  /** it was taken back and does not count */
+  undone: boolean;
+  /** it can be taken back: it counts and is not the opening */
+  canUndo: boolean;
+}
+
+/**
+ * Every entry ever made, what was taken back among them: nothing in a job is rubbed out.
+ *
+ * @param events all events
+ * @returns one line per entry, oldest first; an undo says what it took back
+ * @example story(events).filter((l) => l.undone).length
+ */
+export function story(events: JobEvent[]): StoryLine[] {
+  const counting = new Map(history(events).map((l) => [l.id, l]));
+  const text = new Map<string, string>();
+  let state: JobState | null = null;
+  return events.map((e) => {
+    const line = { id: e.id, at: e.at, by: e.by, type: e.type };
+    if (e.type === 'undone') {
+      const what = text.get(e.event) ?? 'an entry';
+      text.set(
+        e.id,
+        what.startsWith('Undone: ') ? what.replace('Undone', 'Brought back') : `Undone: ${what}`,
+      );
+      return { ...line, text: text.get(e.id) as string, undone: false, canUndo: false };
+    }
+    const counts = counting.get(e.id);
+    const before = state;
+    if (counts) state = e.type === 'job.opened' ? open(e) : step(before as JobState, e);
+    const said =
+      counts?.text ??
+      (e.type === 'job.opened' || !before
+        ? e.type
+        : (EVENT_KINDS[e.type] as EventKind<object>).says(e, before));
+    text.set(e.id, said);
+    return { ...line, text: said, undone: !counts, canUndo: Boolean(counts) && e.type !== 'job.opened' };
+  });
+}
+
 /**
  * The entry that Undo would take back: the last one that counts, never the opening.
  *

@@ -111,7 +111,8 @@ export interface TraceView {
 
 const minutes = (m: number) => `${m < 10 ? Number(m.toFixed(1)) : Math.round(m)}\u00a0min`;
 
-const WORTH_NAMING = 0.015;
+/** Suspicion from which on an element is named in a sentence. */
+export const WORTH_NAMING = 0.015;
 const some = (ids: string[]) =>
   ids.length > 4
     ? `${ids.slice(0, 3).join(', ')} or ${ids.length - 3} more`

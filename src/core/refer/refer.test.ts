@@ -3,6 +3,7 @@ import { type ReferRequest, weighReferral } from '.';
 
 const own: ReferRequest = {
   minutes: 60,
+  currency: 'EUR',
   ratePerHour: 6000,
   parts: 1500,
   competence: 'own work',
@@ -34,5 +35,6 @@ describe('repair or refer', () => {
   it('refuses a figure under 0', () => {
     expect(() => weighReferral({ ...own, parts: -1 })).toThrow('0 or more');
     expect(() => weighReferral({ ...own, minutes: Number.NaN })).toThrow('0 or more');
+    expect(() => weighReferral({ ...own, currency: 'euro' })).toThrow('three letters');
   });
 });

@@ -6,6 +6,8 @@ export const COMPETENCES = ['own work', 'licensed work', 'not my field'] as cons
 export interface ReferRequest {
   /** expected minutes to a finished repair */
   minutes: number;
+  /** ISO 4217 code of all money here */
+  currency: string;
   /** money per hour, minor units */
   ratePerHour: number;
   /** expected parts, minor units */
@@ -33,7 +35,7 @@ export interface ReferAnswer {
   reasons: string[];
 }
 
-const money = (n: number) => (n / 100).toFixed(2);
+const money = (n: number, currency: string) => `${(n / 100).toFixed(2)}\u00a0${currency}`;
 
 /**
  * Whether to repair here or to refer: licensed work, a missing competence and a running warranty
@@ -43,12 +45,13 @@ const money = (n: number) => (n / 100).toFixed(2);
  * @param r minutes, days, money in minor units of one currency
  * @returns advice with both costs and the reasons in words
  * @throws Refusal when a figure is negative or not a number
- * @example weighReferral({ minutes: 60, ratePerHour: 6000, parts: 1500, competence: 'own work', warranty: false, makerPrice: 12000 }).advice // 'repair'
+ * @example weighReferral({ minutes: 60, currency: 'EUR', ratePerHour: 6000, parts: 1500, competence: 'own work', warranty: false, makerPrice: 12000 }).advice // 'repair'
  */
 export function weighReferral(r: ReferRequest): ReferAnswer {
   for (const [name, value] of Object.entries(r))
     if (typeof value === 'number')
       demand(Number.isFinite(value) && value >= 0, 'type a figure of 0 or more', `/${name}`);
+  demand(/^[A-Z]{3}$/.test(r.currency), 'give the currency as three letters, such as EUR', '/currency');
   const day = r.dayCost ?? 0;
   const repairCost = Math.round((r.minutes / 60) * r.ratePerHour + r.parts + (r.ownDays ?? 0) * day);
   const referCost = r.warranty
@@ -63,8 +66,8 @@ export function weighReferral(r: ReferRequest): ReferAnswer {
   if (r.warranty) reasons.push('the warranty still runs, and opening it may end it');
   const figures =
     referCost === null
-      ? `about ${money(repairCost)} to repair here; the maker’s price is not known`
-      : `about ${money(repairCost)} to repair here, ${money(referCost)} to refer`;
+      ? `about ${money(repairCost, r.currency)} to repair here; the maker’s price is not known`
+      : `about ${money(repairCost, r.currency)} to repair here, ${money(referCost, r.currency)} to refer`;
   const advice = reasons.length || (referCost !== null && referCost < repairCost) ? 'refer' : 'repair';
   return { advice, repairCost, referCost, reasons: [...reasons, figures] };
 }

@@ -1,5 +1,6 @@
-import { beforeAfter, effective, type JobEvent, type JobState, verdictOf } from '../job';
+import { answerWords, beforeAfter, effective, type JobEvent, type JobState, type Weighed } from '../job';
 import { placeWords, specOf, tally } from '../ledger';
+import { weighReferral } from '../refer';
 import { deriveChecks, formatReading } from '../unit';
 
 export interface ReportLine {
@@ -13,6 +14,14 @@ export interface ReportLine {
 export interface ReportSection {
   title: string;
   lines: ReportLine[];
+}
+
+function weighedLine(w: Weighed): ReportLine {
+  const { reasons } = weighReferral(w);
+  return {
+    text: `Weighed: ${w.choice}`,
+    result: `${reasons.join('; ')}${w.reason ? `. Against the figures: ${w.reason}` : ''}`,
+  };
 }
 
 /**
@@ -52,6 +61,7 @@ export function reportOf(state: JobState, events: JobEvent[]): ReportSection[] {
                 },
               ]
             : []),
+          ...(intake.weighed ? [weighedLine(intake.weighed)] : []),
           ...intake.keep.map((k) => ({ text: `Not to be lost: ${k}` })),
         ]
       : [],
@@ -70,7 +80,7 @@ export function reportOf(state: JobState, events: JobEvent[]): ReportSection[] {
         r.reading === undefined
           ? ''
           : `${formatReading(r.reading, r.unit ?? '')}, wanted ${r.expect?.nominal} ± ${r.expect?.tolerance}\u00a0${r.unit}: `;
-      const verdict = check ? (verdictOf(check, r) === 'ok' ? check.ok : check.bad) : '';
+      const verdict = check ? answerWords(check, r) : '';
       return { at: r.at, text: check?.title ?? r.check ?? '', result: `${reading}${verdict}` };
     }),
   );

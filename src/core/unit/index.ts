@@ -1,10 +1,11 @@
 export { CHECK_HOWS, type CheckHow, deriveChecks, hazardsOf, type MapCheck } from './checks/index';
 export { cone } from './cone';
 export { type DescribedRow, type Description, describeUnit } from './describe';
+export { addElement, connect, freeMark, gapsOf, type MapGap, removeElement, renameElement } from './edit';
 export { HAZARD_RECIPES, type HazardRecipe, hazardOfKind } from './hazard-kinds';
 export { KIND_DEFAULTS, ladderFor } from './ladders';
 export * from './map';
-export { type Quantity, quantityOf, readAs, UNITS_KNOWN } from './quantity';
+export { type Quantity, quantityOf, type ReadAs, readAs, UNITS_KNOWN } from './quantity';
 export { formatReading, judgeReading, parseReading, type Verdict } from './reading';
 export { spreadOf, type Takes } from './takes';
 export { validateMap } from './validate';

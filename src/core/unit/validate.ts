@@ -1,4 +1,4 @@
-import { demand } from '../refusal';
+import { demand, Refusal } from '../refusal';
 import type { UnitMap } from './map';
 import { mapFor } from './variant';
 
@@ -11,6 +11,19 @@ import { mapFor } from './variant';
  * @example validateMap(demoAmplifier) // returns
  */
 export function validateMap(map: UnitMap): void {
+  holdsTogether(map);
+  map.variants?.forEach((v, i) => {
+    try {
+      holdsTogether(mapFor(map, v.id));
+    } catch (error) {
+      if (error instanceof Refusal)
+        throw new Refusal(`built as “${v.name}”: ${error.message}`, `/variants/${i}`);
+      throw error;
+    }
+  });
+}
+
+function holdsTogether(map: UnitMap): void {
   const once = (list: { id: string }[], what: string, at: string) => {
     const ids = new Set<string>();
     list.forEach((x, i) => {
@@ -85,12 +98,6 @@ export function validateMap(map: UnitMap): void {
   validateFeeds(map);
   validateChannels(map, elements);
   validateChecks(map, elements, known);
-  for (const v of map.variants ?? []) {
-    const built = mapFor(map, v.id);
-    const at = `/variants/${map.variants?.indexOf(v)}`;
-    demand(built.elements.length > 0, `“${v.name}” has no element`, at);
-    demand(built.functions.length > 0, `“${v.name}” has nothing it should do`, at);
-  }
 }
 
 /** Signal and power run from source to output: a way back to where it began is named. */

@@ -20,8 +20,26 @@ export function mapFor(map: UnitMap, variant: string | undefined): UnitMap {
     x.needs ? { ...x, needs: x.needs.filter((n) => covers.has(n)) } : x;
   const checks = map.checks
     ?.filter(here)
-    .map((c) => ({ ...reach(c), exercises: c.exercises.filter((id) => has.has(id)) }))
-    .filter((c) => c.exercises.length > 0 || c.answers);
+    .map((c) => ({
+      ...reach(c),
+      exercises: c.exercises.filter((id) => has.has(id)),
+      ...(c.answers
+        ? {
+            answers: c.answers
+              .map((a) => ({
+                ...a,
+                points: a.points.filter((id) => has.has(id)),
+                all: a.points.length === 0,
+              }))
+              .filter((a) => a.all || a.points.length > 0)
+              .map(({ all: _, ...a }) => a),
+          }
+        : {}),
+      ...(c.provokes
+        ? { provokes: Object.fromEntries(Object.entries(c.provokes).filter(([id]) => has.has(id))) }
+        : {}),
+    }))
+    .filter((c) => (c.answers ? c.answers.length >= 2 : c.exercises.length > 0));
   const channels = map.channels?.filter((c) => c.elements.every((id) => has.has(id)));
   return {
     ...map,

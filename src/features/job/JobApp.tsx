@@ -13,6 +13,7 @@ import { Prove } from '../prove/Prove';
 import { Swap } from '../swap/Swap';
 import { TakeIn } from '../take-in/TakeIn';
 import { Trace } from '../trace/Trace';
+import { HistoryDialog } from './HistoryDialog';
 import { Live } from './Live';
 import { Notices } from './Notices';
 import { ParkDialog } from './ParkDialog';
@@ -42,6 +43,7 @@ const HELP = [
   { keys: 'T', does: 'tray' },
   { keys: 'U, Shift U', does: 'undo, redo' },
   { keys: 'P', does: 'park this job' },
+  { keys: 'Y', does: 'history of this job' },
   { keys: 'B', does: 'bench' },
   { keys: 'N', does: 'night and day' },
   { keys: '?', does: 'these keys' },
@@ -53,6 +55,7 @@ function View() {
   const { job, stop, go, undo, redo, snapshot } = useJob();
   const [keysOpen, setKeysOpen] = useState(false);
   const [parking, setParking] = useState(false);
+  const [telling, setTelling] = useState(false);
   const [refusal, setRefusal] = useState<string | null>(null);
   const Sheet = SHEETS[stop];
   const bindings = useMemo(
@@ -65,6 +68,7 @@ function View() {
       'Shift+U': () => setRefusal(redo()?.reason ?? null),
       b: () => window.location.assign('/'),
       p: () => setParking(true),
+      y: () => setTelling(true),
       n: () => void toggleTheme(),
       'Shift+?': () => setKeysOpen(true),
       '?': () => setKeysOpen(true),
@@ -91,6 +95,9 @@ function View() {
         <button type="button" onClick={() => setRefusal(undo()?.reason ?? null)}>
           Undo <kbd>U</kbd>
         </button>
+        <button type="button" onClick={() => setTelling(true)}>
+          History
+        </button>
         {!job.handedOver && !job.parked && (
           <button type="button" onClick={() => setParking(true)}>
             Park
@@ -107,6 +114,7 @@ function View() {
         <Live />
         <Tray />
       </div>
+      <HistoryDialog open={telling} onClose={() => setTelling(false)} />
       {parking && <ParkDialog onClose={() => setParking(false)} />}
       <KeysDialog open={keysOpen} onClose={() => setKeysOpen(false)} help={HELP} />
     </Frame>

@@ -111,6 +111,11 @@ export class JobStore {
       : { reason: 'There is nothing to undo', path: '' };
   }
 
+  /** Takes one entry back, wherever it stands; refused while a later one needs it. */
+  takeBack(event: string, by: string): Refused | null {
+    return this.add({ id: ulid(), at: new Date().toISOString(), by, type: 'undone', event });
+  }
+
   /** Brings the entry last taken back again. */
   redo(by: string): Refused | null {
     const target = redoTarget(this.snapshot.record.events);

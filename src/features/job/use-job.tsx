@@ -19,6 +19,8 @@ interface JobDesk {
   record<T extends EventType>(type: T, payload: Payload<T>): Refused | null;
   undo(): Refused | null;
   redo(): Refused | null;
+  /** takes one entry back, wherever it stands */
+  takeBack(event: string): Refused | null;
   dismiss(): void;
   /** the stop that is looked at, and how to look at another */
   stop: Stop;
@@ -58,6 +60,7 @@ export function JobDeskProvider({
       record: (type, payload) => store.record(type, payload, author.get()),
       undo: () => store.undo(author.get()),
       redo: () => store.redo(author.get()),
+      takeBack: (event) => store.takeBack(event, author.get()),
       dismiss: store.dismiss,
       stop,
       go,

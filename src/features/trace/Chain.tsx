@@ -1,12 +1,15 @@
-import { useId, useMemo } from 'react';
+import { type ReactNode, useId, useMemo, useState } from 'react';
 import { type TraceRecord, verdictOf } from '../../core/job';
 import { formatReading, type MapCheck, type UnitMap } from '../../core/unit';
+import { Second } from '../../ui/Action';
 import { ElementDrawing, groundOf } from '../../ui/ElementDrawing';
 import { ScrollRow } from '../../ui/ScrollRow';
 import { TickBox } from '../../ui/Signs';
+import { ChainList } from './ChainList';
 import { type Box, layoutChain } from './layout';
+import { testedBy } from './tested';
 
-interface ChainProps {
+export interface ChainProps {
   map: UnitMap;
   checks: MapCheck[];
   records: TraceRecord[];
@@ -14,8 +17,12 @@ interface ChainProps {
   /** suspicion once the typed answer is recorded */
   forecast: Map<string, number> | null;
   chosen: MapCheck | undefined;
+  /** elements between the source and what fails */
+  path: Set<string>;
 }
 
+/** Elements up to which the chain is drawn at once; more are a list first. */
+const MOST_DRAWN = 40;
 const TOP = 64;
 const FOOT = 40;
 
@@ -104,7 +111,7 @@ function Element({
   );
 }
 
-function Links({ links }: { links: { from: Box; to: Box }[] }) {
+function Links({ links, path }: { links: { from: Box; to: Box }[]; path: Set<string> }) {
   return (
     <>
       {links.map(({ from, to }) => {
@@ -118,7 +125,7 @@ function Links({ links }: { links: { from: Box; to: Box }[] }) {
             key={`${from.id} ${to.id}`}
             d={[-6, 0, 6].map((d) => `M${x0} ${mid + d}H${x1}`).join('')}
             stroke="var(--color-bark)"
-            strokeWidth="1.2"
+            strokeWidth={path.has(from.id) && path.has(to.id) ? 2.4 : 0.8}
           />
         );
       })}
@@ -127,11 +134,41 @@ function Links({ links }: { links: { from: Box; to: Box }[] }) {
 }
 
 /** The unit from source to output, with the suspicion of every element as a level and a number. */
-export function Chain({ map, checks, records, suspicion, forecast, chosen }: ChainProps) {
+export function Chain({ beside, ...props }: ChainProps & { beside?: ReactNode }) {
+  const [asList, setAsList] = useState(props.map.elements.length > MOST_DRAWN);
+  const [large, setLarge] = useState(false);
+  return (
+    <div className="grid gap-1">
+      {asList ? <ChainList {...props} /> : <Drawn {...props} large={large} />}
+      <div className="flex flex-wrap gap-2 items-center">
+        <div className="flex-1 min-w-[200px]">{beside}</div>
+        {!asList && (
+          <Second small aria-pressed={large} onClick={() => setLarge(!large)}>
+            {large ? 'Fit to the sheet' : 'Larger'}
+          </Second>
+        )}
+        <Second small aria-pressed={asList} onClick={() => setAsList(!asList)}>
+          {asList ? 'As a drawing' : 'As a list'}
+        </Second>
+      </div>
+    </div>
+  );
+}
+
+function Drawn({
+  map,
+  checks,
+  records,
+  suspicion,
+  forecast,
+  chosen,
+  path,
+  large,
+}: ChainProps & { large: boolean }) {
   const hatch = useId();
   const layout = useMemo(() => layoutChain(map), [map]);
   const most = [...suspicion].reduce<[string, number]>((a, b) => (b[1] > a[1] ? b : a), ['', 0])[0];
-  const tested = new Set(chosen?.trace.exercises ?? []);
+  const tested = new Set(chosen ? testedBy(chosen) : []);
   const lastOf = (check: string) => records.findLast((r) => r.check === check);
 
   const taps = useMemo(() => {
@@ -161,7 +198,7 @@ export function Chain({ map, checks, records, suspicion, forecast, chosen }: Cha
           viewBox={`-6 0 ${width} ${TOP + layout.height + FOOT}`}
           role="img"
           aria-label={`Suspicion per element: ${spoken}`}
-          style={{ minWidth: Math.min(width, 640), maxHeight: 300 }}
+          style={large ? { minWidth: width * 1.5 } : { minWidth: Math.min(width, 640), maxHeight: 300 }}
         >
           <defs>
             <pattern
@@ -175,7 +212,7 @@ export function Chain({ map, checks, records, suspicion, forecast, chosen }: Cha
             </pattern>
           </defs>
           <g transform={`translate(0 ${TOP})`}>
-            <Links links={layout.links} />
+            <Links links={layout.links} path={path} />
             {layout.boxes.map((b) => (
               <Element
                 key={b.id}

@@ -1,13 +1,19 @@
-import type { NextStep, TraceView } from '../../core/job';
-import { hazardsOf, type UnitMap } from '../../core/unit';
+import type { JobState, NextStep, TraceView } from '../../core/job';
+import { hazardsOf, type MapCheck, type UnitMap } from '../../core/unit';
 import { Warn } from '../../ui/Signs';
 import { SplitTape } from '../../ui/SplitTape';
+import { testedBy } from './tested';
+import { WouldClear } from './WouldClear';
 
 interface NextListProps {
   map: UnitMap;
   view: TraceView;
   chosen: string | undefined;
   onChoose(step: NextStep): void;
+  /** a check is looked at with the pointer or the keyboard, without being chosen */
+  onLook(check: MapCheck | null): void;
+  looked: string | undefined;
+  job: JobState;
   reckoning: boolean;
 }
 
@@ -15,7 +21,7 @@ const SHOWN = 5;
 const minutes = (m: number) => Number(m.toFixed(m < 10 ? 1 : 0));
 
 /** What to do next, soonest mended first: checks and repairs in one list. */
-export function NextList({ map, view, chosen, onChoose, reckoning }: NextListProps) {
+export function NextList({ map, view, chosen, onChoose, onLook, looked, job, reckoning }: NextListProps) {
   const p = new Map(view.suspects.map((s) => [s.id, s.p]));
   const shares = [...p].map(([id, x]) => ({ id, p: x }));
   return (
@@ -26,7 +32,7 @@ export function NextList({ map, view, chosen, onChoose, reckoning }: NextListPro
       </div>
       <ol className="flex flex-col">
         {view.next.slice(0, SHOWN).map((n, i) => {
-          const tested = new Set(n.check?.trace.exercises ?? (n.element ? [n.element] : []));
+          const tested = new Set(n.check ? testedBy(n.check) : n.element ? [n.element] : []);
           const inside = shares.filter((s) => tested.has(s.id)).reduce((a, s) => a + s.p, 0);
           const share = Math.round(inside * 100);
           const hazards = n.check ? hazardsOf(map, n.check) : [];
@@ -41,6 +47,10 @@ export function NextList({ map, view, chosen, onChoose, reckoning }: NextListPro
                 aria-pressed={now}
                 className={`grid grid-cols-[30px_minmax(0,1fr)] w-full px-[10px] py-[9px] ${now ? 'shadow-[inset_5px_0_0_var(--color-ochre-fill)]' : 'hover:bg-inset'}`}
                 onClick={() => onChoose(n)}
+                onMouseEnter={() => onLook(n.check ?? null)}
+                onFocus={() => onLook(n.check ?? null)}
+                onMouseLeave={() => onLook(null)}
+                onBlur={() => onLook(null)}
               >
                 <span className="big text-[24px] pl-1">{i + 1}</span>
                 <span className="grid gap-[5px]">
@@ -55,6 +65,7 @@ export function NextList({ map, view, chosen, onChoose, reckoning }: NextListPro
                   </span>
                   <SplitTape shares={shares.map((s) => ({ ...s, tested: tested.has(s.id) }))} />
                   {(now || i === 0) && <span className="text-[14px] leading-[1.25]">{n.why}</span>}
+                  {n.check && (now || n.id === looked) && <WouldClear job={job} check={n.check} />}
                   <span className="flex flex-wrap text-[14px] leading-[1.2] [&>*+*]:border-l [&>*+*]:border-rule-strong [&>*+*]:pl-[9px] [&>*]:pr-[9px]">
                     <span>
                       <b>{minutes(n.minutes)}</b> min

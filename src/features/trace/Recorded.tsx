@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import { beliefHistory, type JobState, type TraceRecord, verdictOf } from '../../core/job';
-import { formatReading, type MapCheck } from '../../core/unit';
+import { answerWords, beliefHistory, type JobState, type TraceRecord, verdictOf } from '../../core/job';
+import { formatReading, type MapCheck, spreadOf } from '../../core/unit';
 import { Clock } from '../../ui/Clock';
 import { TickBox } from '../../ui/Signs';
 
@@ -31,8 +31,8 @@ export function Recorded({ job, checks }: { job: JobState; checks: MapCheck[] })
     const text =
       r.reading === undefined
         ? check.title
-        : `${check.tap?.id} ${formatReading(r.reading, r.unit ?? '')}, wanted ${r.expect?.nominal} ± ${r.expect?.tolerance}\u00a0${r.unit}`;
-    return { text, verdict, said: verdict === 'ok' ? check.ok : check.bad };
+        : `${check.tap?.id} ${formatReading(r.reading, r.unit ?? '')}, wanted ${r.expect?.nominal} ± ${r.expect?.tolerance}\u00a0${r.unit}${r.takes ? `; mean of ${r.takes.length}, spread ${formatReading(spreadOf(r.takes).spread ?? 0, r.unit ?? '')}` : ''}`;
+    return { text, verdict, said: answerWords(check, r) };
   };
   const rows = job.trace
     .map((r, i) => ({ r, ...words(r), effect: moved(beliefs[i] ?? new Map(), beliefs[i + 1] ?? new Map()) }))

@@ -1,7 +1,9 @@
 import { useCallback, useMemo, useState } from 'react';
 import { traceRequest } from '../../core/job';
 import { suspicion } from '../../core/trace';
+import { CHECK_HOWS, type CheckHow, cone, type MapCheck } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
+import { Dialog } from '../../ui/Dialog';
 import { SelectField } from '../../ui/Field';
 import { Warn } from '../../ui/Signs';
 import { useFocusKept } from '../../ui/use-focus-kept';
@@ -10,7 +12,23 @@ import { useTrace } from '../job/use-trace';
 import { Answering, type Typed } from './Answering';
 import { Chain } from './Chain';
 import { NextList } from './NextList';
+import { OwnCheckForm } from './OwnCheckForm';
 import { Recorded } from './Recorded';
+import { Weights } from './Weights';
+
+const HOW_TITLE: Record<CheckHow, string> = {
+  symptom: 'The function itself',
+  look: 'Look',
+  listen: 'Listen',
+  measure: 'Measure',
+  setting: 'Settings and interlocks',
+  flex: 'Flex',
+  reseat: 'Reseat and clean',
+  continuity: 'Continuity',
+  exchange: 'Exchange between channels',
+  substitute: 'Try a spare',
+  own: 'Added',
+};
 
 const percent = (p: number) => (p >= 0.995 ? 'over 99' : p < 0.01 ? 'under 1' : String(Math.round(p * 100)));
 
@@ -40,6 +58,8 @@ function TraceSheet() {
   const picked = choice?.entries === job.trace.length ? choice.id : null;
   const setPicked = (id: string | null) => setChoice(id ? { entries: job.trace.length, id } : null);
   const [typed, setTyped] = useState<Typed | null>(null);
+  const [looked, setLooked] = useState<MapCheck | null>(null);
+  const [describing, setDescribing] = useState(false);
 
   const bestCheck = view.next.find((n) => n.kind === 'check')?.id;
   const chosenId = picked ?? (view.enough ? undefined : bestCheck);
@@ -51,6 +71,15 @@ function TraceSheet() {
   }, [typed, chosenId, job]);
   const onTyped = useCallback((t: Typed | null) => setTyped(t), []);
 
+  const path = useMemo(
+    () =>
+      new Set(
+        job.map.functions
+          .filter((f) => f.id === job.intake?.function || job.intake?.alsoFails?.includes(f.id))
+          .flatMap((f) => cone(job.map, f.output)),
+      ),
+    [job.map, job.intake],
+  );
   const answering = useFocusKept<HTMLElement>(`${job.trace.length} ${chosenId}`);
 
   const top = view.suspects[0];
@@ -85,7 +114,9 @@ function TraceSheet() {
             records={job.trace}
             suspicion={now}
             forecast={forecast}
-            chosen={chosen}
+            chosen={looked ?? chosen}
+            path={path}
+            beside={<Weights job={job} />}
           />
           {(view.together || view.answer.contradiction) && (
             <p className="flex gap-2 text-ochre font-[600]">
@@ -119,7 +150,12 @@ function TraceSheet() {
                   key={`${chosen.id} ${job.trace.length}`}
                   check={chosen}
                   why={view.next.find((n) => n.id === chosen.id)?.why}
-                  onAnswer={(a) => record('check.recorded', a)?.reason ?? null}
+                  onAnswer={(a) =>
+                    record('check.recorded', {
+                      ...a,
+                      ...(chosen.leaves ? { leaves: chosen.leaves } : {}),
+                    })?.reason ?? null
+                  }
                   onTyped={onTyped}
                 />
                 <p className="note">{view.reason}</p>
@@ -135,12 +171,21 @@ function TraceSheet() {
                 className="max-w-[340px]"
               >
                 <option value="">{view.enough ? 'none, it is enough' : 'the best one'}</option>
-                {view.checks.map((c) => (
-                  <option key={c.id} value={c.id}>
-                    {c.title}
-                  </option>
-                ))}
+                {CHECK_HOWS.map((how) => {
+                  const group = view.checks.filter((c) => c.how === how);
+                  return group.length ? (
+                    <optgroup key={how} label={HOW_TITLE[how]}>
+                      {group.map((c) => (
+                        <option key={c.id} value={c.id}>
+                          {c.title}
+                          {c.how === 'substitute' && `, ${c.about}`}
+                        </option>
+                      ))}
+                    </optgroup>
+                  ) : null;
+                })}
               </SelectField>
+              <Second onClick={() => setDescribing(true)}>A check of your own</Second>
               {!view.enough && <Second onClick={() => go('plan')}>Repair anyway</Second>}
             </div>
           </section>
@@ -154,8 +199,26 @@ function TraceSheet() {
         view={view}
         chosen={chosenId}
         onChoose={(n) => (n.kind === 'check' ? setPicked(n.id) : go('plan'))}
+        onLook={setLooked}
+        looked={looked?.id}
+        job={job}
         reckoning={reckoning}
       />
+      <Dialog open={describing} onClose={() => setDescribing(false)} title="A check of your own">
+        {describing && (
+          <OwnCheckForm
+            map={job.map}
+            onDone={(check) => {
+              const refused = record('check.described', { check });
+              if (!refused) {
+                setDescribing(false);
+                setPicked(`own:${check.id}`);
+              }
+              return refused;
+            }}
+          />
+        )}
+      </Dialog>
     </div>
   );
 }

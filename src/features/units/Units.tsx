@@ -1,10 +1,11 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { UnitMap } from '../../core/unit';
 import { Second } from '../../ui/Action';
 import { ElementDrawing } from '../../ui/ElementDrawing';
 import { Wrong } from '../../ui/Field';
 import { HazardGlyph } from '../../ui/HazardGlyph';
 import { openJobOn } from './open-job';
+import { sendMapFile } from './send-map-file';
 import { UnitsFrame } from './UnitsFrame';
 
 interface Row {
@@ -25,9 +26,34 @@ export function Units({ units }: { units: Row[] }) {
     setBusy('');
     if (failure) setWrong({ id, reason: failure.reason });
   };
+  const file = useRef<HTMLInputElement>(null);
+  const [fileWrong, setFileWrong] = useState<string | null>(null);
+  const take = async () => {
+    const chosen = file.current?.files?.[0];
+    if (!chosen) return;
+    if (file.current) file.current.value = '';
+    setBusy('file');
+    const read = await sendMapFile(chosen);
+    setBusy('');
+    if (read.ok) window.location.assign(`/units/${read.data.id}`);
+    else setFileWrong(read.failure.reason);
+  };
   return (
     <UnitsFrame tag="Units" title="Units" about={`${plural(units.length, 'map')} kept here`}>
-      <div className="pad flex justify-end border-b border-rule-strong">
+      <div className="pad flex flex-wrap gap-3 justify-end items-center border-b border-rule-strong">
+        {fileWrong && <Wrong>Nothing was taken in. {fileWrong}</Wrong>}
+        <Second onClick={() => file.current?.click()} disabled={busy !== ''}>
+          {busy === 'file' ? 'Reading the file' : 'A map from a file'}
+        </Second>
+        <input
+          ref={file}
+          type="file"
+          accept=".json,.zip,application/json,application/zip"
+          className="sr-only"
+          aria-label="Map file"
+          onChange={take}
+          tabIndex={-1}
+        />
         <a className="act" href="/units/new">
           Describe a unit
         </a>
@@ -82,7 +108,10 @@ export function Units({ units }: { units: Row[] }) {
                 </span>
               ))}
             </div>
-            <div>
+            <div className="flex flex-wrap gap-2">
+              <a className="act-2" href={`/units/${u.id}`} aria-label={`Map of ${u.map.name}`}>
+                Its map
+              </a>
               <Second onClick={() => open(u.id)} disabled={busy !== ''} aria-label={`Take in ${u.map.name}`}>
                 {busy === u.id ? 'Opening' : 'Take it in'}
               </Second>

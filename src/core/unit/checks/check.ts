@@ -39,9 +39,13 @@ export interface MapCheck {
   trace: TraceCheck;
 }
 
-/** "A1, W4 or A2" */
-export const anyOf = (ids: string[]): string =>
-  ids.length > 1 ? `${ids.slice(0, -1).join(', ')} or ${ids.at(-1)}` : (ids[0] ?? '');
+const NAMED = 8;
+
+/** "A1, W4 or A2"; a long list is cut where nobody reads on. */
+export function anyOf(ids: string[]): string {
+  if (ids.length > NAMED) return `${ids.slice(0, NAMED - 2).join(', ')} or ${ids.length - NAMED + 2} more`;
+  return ids.length > 1 ? `${ids.slice(0, -1).join(', ')} or ${ids.at(-1)}` : (ids[0] ?? '');
+}
 
 /** The `needs` of a check, left out where there are none. */
 export const reach = (...needs: (string[] | undefined)[]): { needs?: string[] } => {

@@ -5,7 +5,7 @@ function whyOf(c: OwnCheck): string {
   if (c.answers)
     return c.answers
       .map((a) =>
-        a.points.length ? `“${a.name}” points to ${anyOf(a.points)}` : `“${a.name}” points nowhere`,
+        a.points.length ? `“${a.name}” points to ${anyOf(a.points)}` : `“${a.name}” points at nothing`,
       )
       .join('; ')
       .concat('.');

@@ -1,0 +1,9 @@
+export {
+  type MapTables,
+  mapFromTables,
+  TABLE_COLUMNS,
+  TABLE_NAMES,
+  type Table,
+  type TableName,
+  tablesOf,
+} from './tables';

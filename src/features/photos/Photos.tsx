@@ -1,0 +1,118 @@
+import { useRef, useState } from 'react';
+import { Second } from '../../ui/Action';
+import { Clock } from '../../ui/Clock';
+import { Dialog } from '../../ui/Dialog';
+import { TextField, Wrong } from '../../ui/Field';
+import { useJob } from '../job/use-job';
+import { sendPhoto } from './send-photo';
+
+/** Pictures of a job: taken or chosen, each with what it shows, and looked at closely. */
+export function Photos({ title, hint }: { title: string; hint: string }) {
+  const { job, record } = useJob();
+  const file = useRef<HTMLInputElement>(null);
+  const [caption, setCaption] = useState('');
+  const [busy, setBusy] = useState('');
+  const [wrong, setWrong] = useState<string | null>(null);
+  const [shown, setShown] = useState<string | null>(null);
+  const [close, setClose] = useState(false);
+  const take = async () => {
+    const chosen = [...(file.current?.files ?? [])];
+    if (file.current) file.current.value = '';
+    setWrong(null);
+    for (const [i, one] of chosen.entries()) {
+      setBusy(chosen.length > 1 ? `Keeping ${i + 1} of ${chosen.length}` : 'Keeping it');
+      const sent = await sendPhoto(one);
+      const refused = sent.ok
+        ? record('photo.added', { ...sent.data, caption })?.reason
+        : sent.failure.reason;
+      if (refused) {
+        setWrong(`${one.name}: ${refused}`);
+        break;
+      }
+    }
+    setBusy('');
+    setCaption('');
+  };
+  const big = job.photos.find((p) => p.id === shown);
+  return (
+    <section aria-label={title} className="grid gap-3">
+      <div className="lead">
+        <h2 className="sec">{title}</h2>
+        <span className="note">{job.photos.length === 0 ? hint : `${job.photos.length} kept`}</span>
+      </div>
+      {job.photos.length > 0 && (
+        <ul className="flex flex-wrap gap-3">
+          {job.photos.map((p) => (
+            <li key={p.id} className="w-[150px]">
+              <button
+                type="button"
+                className="block w-full border border-rule-strong bg-inset"
+                onClick={() => {
+                  setShown(p.id);
+                  setClose(false);
+                }}
+              >
+                <img
+                  src={`/api/photos/${p.file}?size=small`}
+                  alt={p.caption || `Picture taken in ${p.stop}`}
+                  loading="lazy"
+                  width={p.width}
+                  height={p.height}
+                  className="w-full h-[104px] object-cover"
+                />
+              </button>
+              <span className="note block leading-[1.2]">
+                {p.caption || p.stop}, <Clock at={p.at} />
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="flex flex-wrap gap-3 items-end">
+        <TextField
+          label="What the next one shows"
+          value={caption}
+          onChange={(e) => setCaption(e.target.value)}
+          placeholder="type label, rear"
+          className="max-w-[300px]"
+          autoComplete="off"
+        />
+        <Second onClick={() => file.current?.click()} disabled={busy !== ''}>
+          {busy || 'Add a picture'}
+        </Second>
+        <input
+          ref={file}
+          type="file"
+          accept="image/*"
+          multiple
+          className="sr-only"
+          aria-label="Picture file"
+          onChange={take}
+          tabIndex={-1}
+        />
+      </div>
+      {wrong && <Wrong>{wrong}</Wrong>}
+      <Dialog open={big !== undefined} onClose={() => setShown(null)} title={big?.caption || 'Picture'}>
+        {big && (
+          <div className="grid gap-2">
+            <div className="overflow-auto max-h-[70vh]">
+              <img
+                src={`/api/photos/${big.file}`}
+                alt={big.caption || `Picture taken in ${big.stop}`}
+                className={close ? 'max-w-none' : 'w-full'}
+              />
+            </div>
+            <div className="flex gap-3 items-center">
+              <Second small aria-pressed={close} onClick={() => setClose(!close)}>
+                {close ? 'The whole picture' : 'Closer'}
+              </Second>
+              <span className="note">
+                <Clock at={big.at} day />, {big.by}, in {big.stop}
+              </span>
+            </div>
+          </div>
+        )}
+      </Dialog>
+    </section>
+  );
+}

@@ -1,0 +1,25 @@
+import type { Failure } from '../units/send';
+
+const MOST_MEGABYTES = 25;
+
+/** Sends a picture to be kept; answers its name and size, or why it was not. */
+export async function sendPhoto(
+  file: File,
+): Promise<
+  { ok: true; data: { file: string; width: number; height: number } } | { ok: false; failure: Failure }
+> {
+  const fail = (reason: string) => ({ ok: false as const, failure: { reason, path: '/photo' } });
+  if (file.size > MOST_MEGABYTES * 1024 * 1024) return fail(`it is over ${MOST_MEGABYTES} MB`);
+  try {
+    const res = await fetch('/api/photos', {
+      method: 'POST',
+      headers: { 'content-type': 'application/octet-stream' },
+      body: file,
+    });
+    const data = await res.json().catch(() => null);
+    if (res.ok) return { ok: true, data };
+    return fail((data as { detail?: string } | null)?.detail ?? `the server answered ${res.status}`);
+  } catch {
+    return fail('no connection to the server. It was not kept: add it again when it is back');
+  }
+}

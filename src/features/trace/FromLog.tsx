@@ -1,0 +1,70 @@
+import Papa from 'papaparse';
+import { lazy, Suspense, useRef, useState } from 'react';
+import { type LoggedSeries, seriesOf } from '../../core/logged';
+import { Refusal } from '../../core/refusal';
+import { Second } from '../../ui/Action';
+import { Dialog } from '../../ui/Dialog';
+import { Wrong } from '../../ui/Field';
+import type { LogPlotProps } from './LogPlot';
+
+/** The chart is fetched when somebody looks at a log, not before. */
+const LogPlot = lazy(() => import('./LogPlot').then((m) => ({ default: m.LogPlot })));
+const MOST_BYTES = 8 * 1024 * 1024;
+
+/** The log of a meter from a file, and a reading picked from its plot. */
+export function FromLog({
+  expect,
+  onReading,
+}: Pick<LogPlotProps, 'expect'> & { onReading(value: number): void }) {
+  const file = useRef<HTMLInputElement>(null);
+  const [series, setSeries] = useState<LoggedSeries | null>(null);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const take = async () => {
+    const chosen = file.current?.files?.[0];
+    if (!chosen) return;
+    if (file.current) file.current.value = '';
+    try {
+      if (chosen.size > MOST_BYTES)
+        throw new Refusal('the file is over 8 MB. Cut the log to the stretch that matters');
+      const { data } = Papa.parse<string[]>((await chosen.text()).replace(/^\uFEFF/, ''), {
+        skipEmptyLines: 'greedy',
+      });
+      setSeries(seriesOf(data, expect.unit));
+      setWrong(null);
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+      setWrong(`${chosen.name}: ${error.message}`);
+    }
+  };
+  return (
+    <>
+      <Second small onClick={() => file.current?.click()}>
+        From a log
+      </Second>
+      <input
+        ref={file}
+        type="file"
+        accept=".csv,.txt,text/csv,text/plain"
+        className="sr-only"
+        aria-label="Log of a meter, as CSV"
+        onChange={take}
+        tabIndex={-1}
+      />
+      {wrong && <Wrong>{wrong}</Wrong>}
+      <Dialog open={series !== null} onClose={() => setSeries(null)} title={series?.name ?? 'Log'}>
+        {series && (
+          <Suspense fallback={<p className="note">Drawing the log</p>}>
+            <LogPlot
+              series={series}
+              expect={expect}
+              onPick={(x) => {
+                setSeries(null);
+                onReading(x);
+              }}
+            />
+          </Suspense>
+        )}
+      </Dialog>
+    </>
+  );
+}

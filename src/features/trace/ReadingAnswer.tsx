@@ -1,0 +1,149 @@
+import { useEffect, useRef, useState } from 'react';
+import { Refusal } from '../../core/refusal';
+import { formatReading, judgeReading, type ReadAs, readAs, spreadOf, type Tap } from '../../core/unit';
+import { Action, Second } from '../../ui/Action';
+import { Wrong } from '../../ui/Field';
+import { RangeStrip } from '../../ui/RangeStrip';
+import type { AnswerProps } from './answer';
+import { FromLog } from './FromLog';
+import { FromMeter } from './FromMeter';
+import { VerdictBox } from './VerdictBox';
+
+function read(text: string, unit: string): Partial<ReadAs> & { wrong?: string } {
+  try {
+    return readAs(text, unit);
+  } catch (error) {
+    return { wrong: error instanceof Refusal ? error.message : String(error) };
+  }
+}
+
+type Props = AnswerProps & { tap: Tap; expect: NonNullable<Tap['expect']> };
+
+/** A reading against what is expected: typed, taken from the meter, or picked from a log; once or several times. */
+export function ReadingAnswer({ check, tap, expect, onAnswer, onTyped }: Props) {
+  const { unit, nominal, tolerance, low, high } = expect;
+  const [text, setText] = useState('');
+  const [takes, setTakes] = useState<number[]>([]);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const typed = text.trim() ? read(text, unit) : {};
+  const all = typed.value === undefined ? takes : [...takes, typed.value];
+  const summed = all.length ? spreadOf(all) : null;
+  const value = summed?.mean;
+  const verdict = value === undefined ? null : judgeReading(value, expect);
+  const beyond = value !== undefined && (value < low || value > high);
+
+  useEffect(() => {
+    onTyped?.(value === undefined ? null : { check: check.id, reading: value });
+  }, [value, check.id, onTyped]);
+
+  const put = (t: string) => {
+    setText(t);
+    setWrong(null);
+  };
+  const again = () => {
+    if (typed.value === undefined) setWrong(read(text, unit).wrong ?? null);
+    else {
+      setTakes([...takes, typed.value]);
+      put('');
+    }
+    input.current?.focus();
+  };
+  const submit = (e: React.FormEvent) => {
+    e.preventDefault();
+    if (text.trim() && typed.value === undefined) setWrong(typed.wrong ?? null);
+    else if (value === undefined) setWrong(read('', unit).wrong ?? null);
+    else
+      setWrong(
+        onAnswer({
+          check: check.id,
+          reading: value,
+          ...(all.length > 1 ? { takes: all } : {}),
+          source: 'meter',
+        }),
+      );
+    input.current?.focus();
+  };
+
+  return (
+    <form onSubmit={submit} className="grid gap-2" noValidate>
+      <div className="flex gap-[10px] items-stretch max-[500px]:flex-col">
+        <label className="flex items-center border-2 border-bark h-[52px] w-[200px] flex-none px-[10px]">
+          <span className="sr-only">Reading in {unit}</span>
+          <input
+            ref={input}
+            data-key="reading"
+            className="w-full min-w-0 font-mono text-[28px] font-[600] bg-transparent outline-none"
+            value={text}
+            onChange={(e) => put(e.target.value)}
+            inputMode="text"
+            autoComplete="off"
+            aria-invalid={wrong ? true : undefined}
+          />
+          <span className="mono text-bark-2 pl-2">{unit}</span>
+        </label>
+        {verdict ? (
+          <VerdictBox verdict={verdict} expect={expect} />
+        ) : (
+          <span className="note flex-1 self-center">Type it as the meter shows it: 0.775, 775m, 4k7.</span>
+        )}
+      </div>
+      <RangeStrip {...expect} value={value} />
+      <p>
+        Expected{' '}
+        <b>
+          {nominal}&nbsp;{unit} ± {tolerance}&nbsp;{unit}
+        </b>
+        , so {formatReading(nominal - tolerance, '')} to {formatReading(nominal + tolerance, unit)}
+        {tap.ac && ', alternating, r.m.s.'}
+      </p>
+      {typed.from && typed.value !== undefined && (
+        <p className="text-[14px]">
+          {typed.from} is <b>{formatReading(typed.value, unit)}</b>
+        </p>
+      )}
+      {summed && summed.spread !== null && (
+        <p className="text-[14px]">
+          Mean of {summed.count}: <b>{formatReading(summed.mean, unit)}</b>, spread{' '}
+          {formatReading(Number(summed.spread.toPrecision(2)), unit)}
+          {takes.length > 0 && (
+            <Second small className="ml-2" onClick={() => setTakes(takes.slice(0, -1))}>
+              Drop {formatReading(takes.at(-1) as number, unit)}
+            </Second>
+          )}
+        </p>
+      )}
+      {beyond && (
+        <p className="text-[14px] text-ochre font-[600]">
+          This point reads {formatReading(low, '')} to {formatReading(high, unit)} at most: look at the range
+          and the unit of the meter before you record it.
+        </p>
+      )}
+      {wrong && <Wrong>{wrong}</Wrong>}
+      <div className="flex flex-wrap gap-2 items-center">
+        <Action type="submit" keyName="Enter">
+          {all.length > 1 ? 'Record the mean' : 'Record'}
+        </Action>
+        <Second small onClick={again}>
+          Take again
+        </Second>
+        <FromMeter
+          tap={tap}
+          unit={unit}
+          onReading={(x) => {
+            put(formatReading(x, '').replace('\u00a0', ' '));
+            input.current?.focus();
+          }}
+          onWrong={setWrong}
+        />
+        <FromLog
+          expect={expect}
+          onReading={(x) => {
+            put(String(Number(x.toPrecision(6))));
+            input.current?.focus();
+          }}
+        />
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,50 @@
+import { useState } from 'react';
+import { Second } from '../../ui/Action';
+import { Wrong } from '../../ui/Field';
+import { TickBox, Warn } from '../../ui/Signs';
+import type { AnswerProps } from './answer';
+
+/** A check answered in words: good or bad, or one of its own answers. */
+export function WordAnswer({ check, why, onAnswer, onTyped }: AnswerProps & { why: string }) {
+  const [wrong, setWrong] = useState<string | null>(null);
+  const answers = check.answers?.map((a) => ({ id: a.id, name: a.name, good: a.points.length === 0 })) ?? [
+    { id: 'ok', name: check.ok, good: true },
+    { id: 'bad', name: check.bad, good: false },
+  ];
+  const neutral = check.answers !== undefined;
+  return (
+    <>
+      <p className="text-bark-2">{why}</p>
+      {check.leaves && (
+        <p className="text-[14px]">
+          It stays in the tray as <b>{check.leaves}</b> until it is put back.
+        </p>
+      )}
+      <div className="grid grid-cols-2 max-[500px]:grid-cols-1 gap-3">
+        {answers.map(({ id, name, good }) => (
+          <Second
+            key={id}
+            className="min-h-[64px]! text-[18px] text-left flex-col items-start! justify-center gap-[2px]!"
+            onClick={() => setWrong(onAnswer({ check: check.id, outcome: id, source: 'eye' }))}
+            onMouseEnter={() => onTyped?.({ check: check.id, outcome: id })}
+            onFocus={() => onTyped?.({ check: check.id, outcome: id })}
+            onMouseLeave={() => onTyped?.(null)}
+            onBlur={() => onTyped?.(null)}
+          >
+            <span className="flex gap-2 items-center">
+              {good ? (
+                <TickBox />
+              ) : neutral ? null : (
+                <span className="text-ochre">
+                  <Warn />
+                </span>
+              )}
+              {name}
+            </span>
+          </Second>
+        ))}
+      </div>
+      {wrong && <Wrong>{wrong}</Wrong>}
+    </>
+  );
+}

@@ -1,0 +1,131 @@
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import Papa from 'papaparse';
+import {
+  type MapTables,
+  mapFromTables,
+  TABLE_COLUMNS,
+  TABLE_NAMES,
+  type Table,
+  tablesOf,
+} from '../core/map-file';
+import { Refusal } from '../core/refusal';
+import { type UnitMap, validateMap } from '../core/unit';
+import { isUnitMap } from '../gen/validators.js';
+import { explain } from '../schemas/explain';
+import { Problem } from './problem';
+
+const FORMAT = 'mulch map';
+const MOST_BYTES = 20 * 1024 * 1024;
+/** Times are left out of the archive, so that the same map is the same file. */
+const EPOCH = new Date('2000-01-01T00:00:00Z');
+
+/** A map as a JSON file. */
+export const mapAsJson = (map: UnitMap): string =>
+  JSON.stringify({ format: FORMAT, version: 1, map }, null, 2);
+
+/** A map as a zip: three tables to be worked on in any spreadsheet, and the rest as JSON. */
+export function mapAsZip(map: UnitMap): Uint8Array {
+  const tables = tablesOf(map);
+  const files: Record<string, Uint8Array> = { 'map.json': strToU8(mapAsJson(map)) };
+  for (const name of TABLE_NAMES) {
+    const known: readonly string[] = TABLE_COLUMNS[name];
+    const more = [...new Set(tables[name].flatMap((r) => Object.keys(r)))].filter((c) => !known.includes(c));
+    files[`${name}.csv`] = strToU8(Papa.unparse(tables[name], { columns: [...known, ...more] }));
+  }
+  return zipSync(files, { mtime: EPOCH });
+}
+
+function parsed(text: string): UnitMap {
+  let data: unknown;
+  try {
+    data = JSON.parse(text);
+  } catch (error) {
+    throw new Problem(400, 'Not JSON', `the map is not JSON: ${(error as Error).message}`);
+  }
+  const file = data as { format?: unknown; map?: unknown } | null;
+  const map = file?.format === FORMAT ? file.map : data;
+  const kept = withExtra(map);
+  if (!isUnitMap(kept)) {
+    const { path, reason } = explain(isUnitMap.errors);
+    throw new Problem(400, 'Not a map', path ? `${path} ${reason}` : reason, path);
+  }
+  return kept;
+}
+
+const KNOWN = new Set([
+  'name',
+  'maker',
+  'model',
+  'elements',
+  'feeds',
+  'taps',
+  'access',
+  'functions',
+  'hazards',
+  'variants',
+  'channels',
+  'checks',
+  'extra',
+]);
+
+/** What a map says that Mulch does not know is kept under `extra`. */
+function withExtra(map: unknown): unknown {
+  if (!map || typeof map !== 'object' || Array.isArray(map)) return map;
+  const unknown = Object.entries(map).filter(([k]) => !KNOWN.has(k));
+  if (unknown.length === 0) return map;
+  const known = Object.fromEntries(Object.entries(map).filter(([k]) => KNOWN.has(k)));
+  const extra = (known.extra ?? {}) as Record<string, unknown>;
+  return { ...known, extra: { ...extra, ...Object.fromEntries(unknown) } };
+}
+
+function tableOf(name: string, bytes: Uint8Array): Table {
+  const text = strFromU8(bytes).replace(/^\uFEFF/, '');
+  const { data, errors } = Papa.parse<Record<string, string>>(text, {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (h) => h.trim(),
+  });
+  const bad = errors.find((e) => e.type === 'Quotes' || e.code === 'TooManyFields');
+  if (bad)
+    throw new Problem(422, 'Not a table', `${name}, row ${(bad.row ?? 0) + 2}: ${bad.message}`, `/${name}`);
+  return data.map((row) => Object.fromEntries(Object.entries(row).filter(([, v]) => typeof v === 'string')));
+}
+
+/**
+ * Reads a map from a file: JSON, or a zip with any of the three tables and, if it came from a Mulch,
+ * the rest beside them.
+ *
+ * @param bytes of the file
+ * @param called what the unit is called when the file does not say
+ * @throws Problem when it is neither, Refusal naming table and row when a row is wrong
+ */
+export function readMapFile(bytes: Uint8Array, called: string): UnitMap {
+  if (bytes[0] !== 0x50 || bytes[1] !== 0x4b) {
+    const map = parsed(strFromU8(bytes).replace(/^\uFEFF/, ''));
+    validateMap(map);
+    return map;
+  }
+  let size = 0;
+  let files: Record<string, Uint8Array>;
+  try {
+    files = unzipSync(bytes, {
+      filter: (f) => {
+        size += f.originalSize;
+        if (size > MOST_BYTES) throw new Problem(413, 'Too large', 'unpacked, the archive is over 20 MB');
+        return /(^|\/)(map\.json|(elements|feeds|taps)\.csv)$/.test(f.name);
+      },
+    });
+  } catch (error) {
+    if (error instanceof Problem) throw error;
+    throw new Problem(422, 'Not an archive', 'the zip is damaged or cannot be read here');
+  }
+  const byName = new Map(Object.entries(files).map(([n, b]) => [n.split('/').at(-1) ?? n, b]));
+  const tables: Partial<MapTables> = {};
+  for (const name of TABLE_NAMES) {
+    const file = byName.get(`${name}.csv`);
+    if (file) tables[name] = tableOf(`${name}.csv`, file);
+  }
+  const rest = byName.get('map.json');
+  if (!rest && !tables.elements) throw new Refusal('the archive holds neither map.json nor elements.csv');
+  return mapFromTables(tables, rest ? parsed(strFromU8(rest)) : { name: called });
+}
