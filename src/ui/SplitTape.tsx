@@ -8,10 +8,25 @@ interface Share {
 const WIDTH = 282;
 const NAMED = 26;
 
+const THINNEST = 1.2;
+
+/** Shares too thin to be seen are laid together, so that none of the suspicion drops out of the picture. */
+function merged(shares: Share[], sum: number, tested: boolean): Share[] {
+  const wide = shares.filter((s) => (s.p / sum) * WIDTH >= THINNEST);
+  const rest = shares.reduce((a, s) => a + s.p, 0) - wide.reduce((a, s) => a + s.p, 0);
+  return rest > 0 ? [...wide, { id: tested ? 'rest tested' : 'rest', p: rest, tested }] : wide;
+}
+
 /** The suspicion of all elements laid end to end; the slate part is what the check tests. */
 export function SplitTape({ shares }: { shares: Share[] }) {
   const sum = shares.reduce((a, s) => a + s.p, 0) || 1;
-  const order = [...shares.filter((s) => s.tested), ...shares.filter((s) => !s.tested)];
+  const order = [true, false].flatMap((side) =>
+    merged(
+      shares.filter((s) => s.tested === side),
+      sum,
+      side,
+    ),
+  );
   let at = 0;
   const tested = Math.round((100 * shares.filter((s) => s.tested).reduce((a, s) => a + s.p, 0)) / sum);
   return (
@@ -25,7 +40,7 @@ export function SplitTape({ shares }: { shares: Share[] }) {
         const w = (s.p / sum) * WIDTH;
         const x = at;
         at += w;
-        if (w < 1.2) return null;
+        if (w < THINNEST) return null;
         return (
           <g key={s.id}>
             <rect
@@ -36,7 +51,7 @@ export function SplitTape({ shares }: { shares: Share[] }) {
               fill={s.tested ? 'var(--color-slate-fill)' : 'var(--color-inset)'}
               stroke={s.tested ? 'var(--color-slate)' : 'var(--color-rule-strong)'}
             />
-            {w >= NAMED && (
+            {w >= NAMED && !s.id.startsWith('rest') && (
               <text
                 x={x + w / 2}
                 y="17"

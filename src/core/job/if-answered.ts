@@ -11,8 +11,23 @@ export interface IfAnswered {
   words: string;
   /** elements still suspect then, most suspect first */
   left: { id: string; p: number }[];
+  /** how many elements share nine tenths of the suspicion then */
+  among: number;
   /** elements worth naming now that would no longer be */
   cleared: string[];
+}
+
+const MOST_OF_IT = 0.9;
+
+/** How many of the largest shares make up nine tenths. */
+export function sharing(p: number[]): number {
+  let sum = 0;
+  const sorted = [...p].sort((a, b) => b - a);
+  const n = sorted.findIndex((x) => {
+    sum += x;
+    return sum >= MOST_OF_IT;
+  });
+  return n < 0 ? p.length : n + 1;
 }
 
 /**
@@ -38,6 +53,7 @@ export function ifAnswered(state: JobState, check: MapCheck, most = 4): IfAnswer
       id,
       words: name,
       left: left.slice(0, most),
+      among: sharing(then.map((b) => b.p)),
       cleared: now.map((b) => b.id).filter((x) => !stays.has(x)),
     };
   });

@@ -4,7 +4,7 @@ export { EVENT_KINDS } from './events/index';
 export { answerWords, verdictOf } from './events/trace';
 export { handOverHeldBy } from './hand-over-rule';
 export { type HistoryLine, history, redoTarget, type StoryLine, story, undoTarget } from './history';
-export { type IfAnswered, ifAnswered } from './if-answered';
+export { type IfAnswered, ifAnswered, sharing } from './if-answered';
 export { ledgerOf } from './ledger-only';
 export { type Lesson, lessonOf, modelOf } from './lesson';
 export { openAccess } from './open';

@@ -1,7 +1,7 @@
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { type JobState, type TraceView, traceRequest, traceView } from '../../core/job';
-import type { TraceAnswer } from '../../core/trace';
+import { type TraceAnswer, type TraceRequest, trace } from '../../core/trace';
 import type { TraceWorker } from '../../workers/trace.worker';
 
 let worker: Remote<TraceWorker> | undefined;
@@ -13,6 +13,12 @@ const reckon = () => {
   return worker;
 };
 
+/** Elements up to which the page itself looks two checks ahead at once. */
+const MOST_AT_ONCE = 150;
+/** A request that the page can answer before it is drawn: on a long map, one check ahead. */
+const quick = (r: TraceRequest): TraceRequest =>
+  r.elements.length > MOST_AT_ONCE ? { ...r, options: { ...r.options, lookahead: 1 } } : r;
+
 /**
  * Suspicion and next actions of a job. The first answer is there at once, so that the page comes
  * whole; later ones are worked out beside it, and `reckoning` says that one is under way.
@@ -21,7 +27,7 @@ export function useTrace(job: JobState): { view: TraceView; reckoning: boolean }
   const request = useMemo(() => traceRequest(job), [job]);
   const key = useMemo(() => JSON.stringify(request), [request]);
   const first = useRef<{ key: string; answer: TraceAnswer } | null>(null);
-  first.current ??= { key, answer: traceView(job).answer };
+  first.current ??= { key: quick(request) === request ? key : '', answer: trace(quick(request)) };
   const [known, setKnown] = useState(first.current);
   useEffect(() => {
     if (known.key === key) return;

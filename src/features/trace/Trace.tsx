@@ -1,5 +1,5 @@
 import { useCallback, useMemo, useState } from 'react';
-import { traceRequest } from '../../core/job';
+import { sharing, traceRequest } from '../../core/job';
 import { suspicion } from '../../core/trace';
 import { CHECK_HOWS, type CheckHow, cone, type MapCheck } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
@@ -30,6 +30,8 @@ const HOW_TITLE: Record<CheckHow, string> = {
   own: 'Added',
 };
 
+/** Suspicion from which on an element is named in the headline. */
+const STANDS_OUT = 0.03;
 const percent = (p: number) => (p >= 0.995 ? 'over 99' : p < 0.01 ? 'under 1' : String(Math.round(p * 100)));
 
 /** Which element it is: the chain with its suspicion, the next best check, its answer, what was found. */
@@ -92,10 +94,16 @@ function TraceSheet() {
         <section className="pad pb-2! grid gap-2">
           <div className="lead">
             <h2 className="headline">
-              {view.enough ? 'Enough known' : 'Most suspect'}: {element?.name}{' '}
-              <span className="whitespace-nowrap">
-                {top?.id}, {percent(top?.p ?? 0)} %
-              </span>
+              {(top?.p ?? 0) < STANDS_OUT ? (
+                <>Nothing stands out: {sharing(view.suspects.map((s) => s.p))} elements share the suspicion</>
+              ) : (
+                <>
+                  {view.enough ? 'Enough known' : 'Most suspect'}: {element?.name}{' '}
+                  <span className="whitespace-nowrap">
+                    {top?.id}, {percent(top?.p ?? 0)} %
+                  </span>
+                </>
+              )}
             </h2>
             {forecast ? (
               <span className="note flex items-center gap-2">

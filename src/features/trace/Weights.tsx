@@ -8,9 +8,11 @@ export function Weights({ job }: { job: JobState }) {
   return (
     <details className="text-[14px]">
       <summary className="min-h-[28px] cursor-pointer">
-        {learned
+        {learned && learned.jobs > 0
           ? `Starting numbers from ${learned.jobs} closed ${learned.jobs === 1 ? 'job' : 'jobs'} on this model`
-          : 'Starting numbers as on the map, no closed job behind them'}
+          : learned
+            ? 'Starting numbers as on the map, and what other models taught of such parts'
+            : 'Starting numbers as on the map, no closed job behind them'}
         {said.length > 0 && `, and hearsay on ${said.map((e) => e.id).join(', ')}`}
       </summary>
       <ul className="pl-4 list-disc">

@@ -12,7 +12,7 @@ export function WouldClear({ job, check }: { job: JobState; check: MapCheck }) {
       {answers.map((a) => (
         <span key={a.id}>
           <b>{a.words}</b>:{' '}
-          {a.left.map((l) => `${l.id} ${percent(l.p)}`).join(', ') || 'nothing is left suspect'}
+          {a.left.map((l) => `${l.id} ${percent(l.p)}`).join(', ') || `${a.among} elements share it`}
           {a.cleared.length > 0 &&
             `; clears ${a.cleared.slice(0, 6).join(' ')}${a.cleared.length > 6 ? ` and ${a.cleared.length - 6} more` : ''}`}
         </span>

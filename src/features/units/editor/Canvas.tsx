@@ -74,7 +74,10 @@ export function Canvas({
   /** feeds are taken away, by their places in the list */
   onCut(feeds: number[]): void;
 }) {
-  const places = useMemo(() => layout(map), [map]);
+  // Only what is connected to what moves the drawing, not what is typed into a name.
+  const shape = JSON.stringify([map.elements.map((e) => e.id), map.feeds.map((f) => [f.from, f.to])]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the shape stands for the map
+  const places = useMemo(() => layout(map), [shape]);
   const nodes: ElementNode[] = map.elements.map((e) => ({
     id: e.id,
     type: 'element',
@@ -102,6 +105,7 @@ export function Canvas({
         nodeTypes={NODES}
         nodesDraggable={false}
         nodesFocusable
+        onlyRenderVisibleElements={map.elements.length > 120}
         fitView
         fitViewOptions={{ padding: 0.08, maxZoom: 1.1 }}
         minZoom={0.1}

@@ -3,11 +3,16 @@ import { Refusal } from '../../../core/refusal';
 import type { UnitMap } from '../../../core/unit';
 import type { Column } from './sheet';
 
+/** Choices up to which they are laid out in the cell; more are typed, with what there is offered. */
+export const MOST_LISTED = 60;
+
 interface CellProps {
   column: Column;
   map: UnitMap;
   row: number;
   label: string;
+  /** id of the offered choices, when there are many */
+  list: string;
   wrong: boolean;
   onChange(map: UnitMap): void;
   /** why what stands in the cell is not read, or null */
@@ -15,7 +20,7 @@ interface CellProps {
 }
 
 /** One cell. What is typed stays as typed, even while it cannot be read. */
-export function Cell({ column, map, row, label, wrong, onChange, onWrong }: CellProps) {
+export function Cell({ column, map, row, label, list, wrong, onChange, onWrong }: CellProps) {
   const value = column.read(map, row);
   const [text, setText] = useState(value);
   const [bad, setBad] = useState(false);
@@ -50,8 +55,9 @@ export function Cell({ column, map, row, label, wrong, onChange, onWrong }: Cell
         />
       </label>
     );
-  if (column.kind === 'choice') {
-    const options = column.options?.(map) ?? [];
+  const options = column.kind === 'choice' ? (column.options?.(map) ?? []) : [];
+  const many = options.length > MOST_LISTED;
+  if (column.kind === 'choice' && !many) {
     return (
       <select className="input" aria-label={label} value={value} onChange={(e) => write(e.target.value)}>
         {!options.some((o) => o.value === value) && <option value={value}>{value || 'choose'}</option>}
@@ -66,6 +72,7 @@ export function Cell({ column, map, row, label, wrong, onChange, onWrong }: Cell
   return (
     <input
       size={1}
+      {...(many ? { list } : {})}
       className={`input ${column.kind === 'text' ? '' : 'mono'}`}
       aria-label={label}
       aria-invalid={bad || wrong ? true : undefined}

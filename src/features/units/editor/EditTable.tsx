@@ -3,8 +3,12 @@ import type { UnitMap } from '../../../core/unit';
 import { Second } from '../../../ui/Action';
 import { Wrong } from '../../../ui/Field';
 import type { Failure } from '../send';
-import { Cell } from './Cell';
+import { Cell, MOST_LISTED } from './Cell';
 import type { Sheet } from './sheet';
+
+/** Rows shown at once. */
+const PAGE = 50;
+const listId = (sheet: string, head: string) => `options-${sheet}-${head}`;
 
 /** One list of the map as a table to be filled with the keyboard. */
 export function EditTable({
@@ -19,7 +23,10 @@ export function EditTable({
   onChange(map: UnitMap, at: string): void;
 }) {
   const [unread, setUnread] = useState<Record<string, string>>({});
+  const [first, setFirst] = useState(0);
   const rows = sheet.count(map);
+  const from = Math.min(first, Math.max(0, Math.ceil(rows / PAGE) - 1) * PAGE);
+  const shown = Array.from({ length: Math.min(PAGE, rows - from) }, (_, k) => from + k);
   const note = (cell: string, reason: string | null) =>
     setUnread(({ [cell]: _, ...rest }) => (reason ? { ...rest, [cell]: reason } : rest));
   const inRow = (i: number) =>
@@ -27,12 +34,43 @@ export function EditTable({
       .filter(([cell]) => cell.startsWith(`${i}:`))
       .map(([, reason]) => reason);
   const wrongRow = new RegExp(`^/${sheet.id}/(\\d+)`).exec(wrong?.path ?? '')?.[1];
+  const beyond = wrongRow !== undefined && !shown.includes(Number(wrongRow));
   const whole = wrong && wrong.path === `/${sheet.id}` ? wrong.reason : null;
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-2">
       <p className="note">{sheet.note}</p>
       {rows === 0 && <p className="pad bg-inset">{sheet.empty}</p>}
       {whole && <Wrong>{whole}</Wrong>}
+      {rows > PAGE && (
+        <div className="flex flex-wrap gap-2 items-center">
+          <Second small disabled={from === 0} onClick={() => setFirst(from - PAGE)}>
+            Earlier rows
+          </Second>
+          <span className="note">
+            {from + 1} to {from + shown.length} of {rows}
+          </span>
+          <Second small disabled={from + PAGE >= rows} onClick={() => setFirst(from + PAGE)}>
+            Later rows
+          </Second>
+          {beyond && (
+            <Second small onClick={() => setFirst(Math.floor(Number(wrongRow) / PAGE) * PAGE)}>
+              Row {Number(wrongRow) + 1} is wrong: show it
+            </Second>
+          )}
+        </div>
+      )}
+      {sheet.columns.map((c) => {
+        const options = c.kind === 'choice' ? (c.options?.(map) ?? []) : [];
+        return options.length > MOST_LISTED ? (
+          <datalist key={c.head} id={listId(sheet.id, c.head)}>
+            {options.map((o) => (
+              <option key={o.value} value={o.value}>
+                {o.words}
+              </option>
+            ))}
+          </datalist>
+        ) : null;
+      })}
       {rows > 0 && (
         <section className="overflow-x-auto" aria-label={sheet.title}>
           <table className="plain" style={{ width: 'max-content', minWidth: '100%' }}>
@@ -49,11 +87,10 @@ export function EditTable({
               </tr>
             </thead>
             <tbody>
-              {Array.from({ length: rows }, (_, i) => {
+              {shown.map((i) => {
                 const reasons = [...inRow(i), ...(wrongRow === String(i) && wrong ? [wrong.reason] : [])];
                 return (
                   // Rows are known by their place: their marks change while they are typed.
-                  // biome-ignore lint/suspicious/noArrayIndexKey: a row has no other name
                   <tr key={i}>
                     {sheet.columns.map((c, k) => (
                       <td key={c.head} className="py-1! pr-2!" style={{ minWidth: c.width }}>
@@ -61,6 +98,7 @@ export function EditTable({
                           column={c}
                           map={map}
                           row={i}
+                          list={listId(sheet.id, c.head)}
                           label={`${c.head} of ${sheet.called(map, i) || `row ${i + 1}`}`}
                           wrong={wrongRow === String(i)}
                           onChange={(m) => onChange(m, `${sheet.id}/${i}/${c.head}`)}
