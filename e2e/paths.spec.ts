@@ -10,7 +10,7 @@ const takeIn = async (page: import('@playwright/test').Page, what: string) => {
 test('a job is referred, and handed over as that', async ({ page, demo }) => {
   await freshJob(page, demo.url, 'Ticket kiosk, turnstile 2');
   await takeIn(page, 'Eats notes');
-  await page.getByRole('button', { name: 'Repair anyway' }).click();
+  await page.getByRole('link', { name: /^Plan/ }).click();
   await page.getByRole('button', { name: 'Refer it' }).click();
   await expect(page.getByText('say who it goes to')).toBeVisible();
   await page.getByLabel('To whom').fill('maker’s service');

@@ -32,10 +32,11 @@ test('the hearing-loop amplifier, from Take in to Hand over, and onto another Mu
   await page.waitForURL('**/trace');
 
   // Trace: listen, measure, flex
-  await expect(page.getByRole('heading', { name: /Most suspect: left ribbon W7, 26 %/ })).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'Listen at H1' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /Most suspect: left ribbon W7, \d\d %/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Self-test/ })).toBeVisible();
+  await page.getByLabel('Another check').selectOption({ label: 'Listen at H1' });
   await page.getByRole('button', { name: 'as it should be', exact: true }).click();
-  await expect(page.getByRole('heading', { name: /W7, 36 %/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /W7, \d\d %/ })).toBeVisible();
   await page.getByLabel('Another check').selectOption({ label: 'Measure at TP5' });
   await page.getByRole('button', { name: 'The service hatch is off now' }).click();
   await expect(tray(page).getByRole('button', { name: /service hatch/ })).toBeVisible();
@@ -49,7 +50,7 @@ test('the hearing-loop amplifier, from Take in to Hand over, and onto another Mu
   await expect(page.getByText('TP5 0.031 V, wanted 0.775 ± 0.1 V')).toBeVisible();
   await page.getByLabel('Another check').selectOption({ label: 'Flex W7 while it runs' });
   await page.getByRole('button', { name: 'comes and goes' }).click();
-  await expect(page.getByRole('heading', { name: /Enough known: left ribbon W7, 97 %/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /Enough known: left ribbon W7, 9\d %/ })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Live now' })).toContainText('Live now');
 
   // Nothing is lost on a reload, and undo and redo go over it

@@ -1,0 +1,35 @@
+import { input, number, output, type Sum, show } from '../sum';
+
+/** Cells whose full-charge voltage differs by less are of one class. */
+const SAME_V = 0.021;
+
+export const fitVoltageClass: Sum = {
+  name: 'fit-voltage-class',
+  title: 'Charge voltage of a cell',
+  about: 'Whether a charger made for one class of cell suits another.',
+  also: ['fit', '4.35', 'li-ion', 'charger'],
+  inputs: [
+    input('oldChargeV', 'Full charge of the old', 'V', '4.35'),
+    input('newChargeV', 'Full charge of the new', 'V', '4.2'),
+  ],
+  outputs: [output('answer', 'Fit')],
+  source: 'Classes in use: 4.20, 4.35, 4.40, 4.45 V lithium-ion, 3.65 V lithium iron phosphate. From memory',
+  compute(given) {
+    const old = number(given, 'oldChargeV');
+    const fresh = number(given, 'newChargeV');
+    const apart = fresh - old;
+    const answer = Math.abs(apart) < SAME_V ? 'pass' : apart < 0 ? 'fail' : 'warn';
+    const say = {
+      pass: 'Same class.',
+      fail: 'The charger would take the new cell over its limit.',
+      warn: 'The charger stops short: the new cell is never full.',
+    }[answer];
+    return {
+      values: { answer },
+      formula: `${show(fresh)} V − ${show(old)} V = ${show(apart)} V`,
+      say,
+      ...(answer === 'fail' ? { caution: 'An overcharged lithium cell can burn. Do not fit it.' } : {}),
+    };
+  },
+  example: { given: { oldChargeV: 4.35, newChargeV: 4.2 }, answer: { answer: 'fail' } },
+};
