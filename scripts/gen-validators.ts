@@ -5,6 +5,7 @@ import standaloneCode from 'ajv/dist/standalone/index.js';
 import addFormats from 'ajv-formats';
 import { build } from 'esbuild';
 import { CHECKED } from '../src/schemas/registry';
+import { SUM_REQUESTS } from '../src/schemas/sums';
 
 const ajv = new Ajv({
   allErrors: false,
@@ -26,7 +27,17 @@ const parts = (schema: unknown, top: boolean): unknown => {
   return Object.fromEntries(Object.entries(schema).map(([k, v]) => [k, parts(v, false)]));
 };
 for (const name of names) ajv.addSchema(parts(JSON.parse(JSON.stringify(CHECKED[name])), true) as object);
-const code = standaloneCode(ajv, Object.fromEntries(names.map((n) => [`is${n}`, n])));
+const sums = Object.entries(SUM_REQUESTS).map(([name, schema]) => ({
+  name,
+  id: schema.$id as string,
+  schema,
+}));
+for (const { id, schema } of sums) ajv.addSchema(JSON.parse(JSON.stringify(schema)) as object, id);
+const code = `${standaloneCode(
+  ajv,
+  Object.fromEntries([...names, ...sums.map((s) => s.id)].map((n) => [`is${n}`, n])),
+)}
+export const sumGuards = {${sums.map((s) => `${JSON.stringify(s.name)}: is${s.id}`).join(',')}};`;
 const out = await build({
   stdin: { contents: code, resolveDir: process.cwd(), loader: 'js' },
   bundle: true,
@@ -46,8 +57,11 @@ writeFileSync(
   `import type { ErrorObject } from 'ajv';
 import type { Static } from '@sinclair/typebox';
 import type { CHECKED } from '../schemas/registry';
+import type { Value } from '../core/sums';
 interface Validator<T> { (data: unknown): data is T; errors?: ErrorObject[] | null }
 ${names.map((n) => `export declare const is${n}: Validator<Static<(typeof CHECKED)['${n}']>>;`).join('\n')}
+/** Guards of the bench sums, by name. */
+export declare const sumGuards: Record<string, Validator<Record<string, Value>>>;
 `,
 );
 console.log(`validators: ${names.length}, ${Math.round(js.length / 1024)} kB`);

@@ -45,5 +45,7 @@ export function explain(errors: ErrorObject[] | null | undefined): Fault {
   const reason = say
     ? say(worst.params as Record<string, unknown>, worst.data)
     : (worst.message ?? 'is wrong');
-  return { path: worst.instancePath, reason };
+  const { missingProperty, additionalProperty } = worst.params as Record<string, unknown>;
+  const field = missingProperty ?? additionalProperty;
+  return { path: field === undefined ? worst.instancePath : `${worst.instancePath}/${field}`, reason };
 }

@@ -1,15 +1,32 @@
+import { SUMS } from '../core/sums';
 import { ANSWERS, CHECKED } from './registry';
+import { sumAnswer, sumId, sumRequest } from './sums';
 
 interface Route {
   path: string;
   method: 'get' | 'post';
   summary: string;
-  body?: keyof typeof CHECKED;
-  answer?: keyof typeof ANSWERS | keyof typeof CHECKED;
+  /** names of documents among the components */
+  body?: string;
+  answer?: string;
   params?: string[];
 }
 
-const ROUTES: Route[] = [
+type Document = keyof typeof CHECKED | keyof typeof ANSWERS;
+type KnownRoute = Route & { body?: Document; answer?: Document };
+
+const SUM_ROUTES: Route[] = SUMS.map((s) => ({
+  path: `/api/compute/sums/${s.name}`,
+  method: 'post',
+  summary: `${s.title}: ${s.about}`,
+  body: sumId(s.name),
+  answer: `${sumId(s.name)}Answer`,
+}));
+const SUM_DOCUMENTS = Object.fromEntries(
+  SUMS.flatMap((s) => [sumRequest(s), sumAnswer(s)]).map((d) => [d.$id as string, d]),
+);
+
+const ROUTES: KnownRoute[] = [
   {
     path: '/api/compute/trace',
     method: 'post',
@@ -52,6 +69,7 @@ const ROUTES: Route[] = [
     body: 'ScheduleRequest',
     answer: 'ScheduleAnswer',
   },
+  { path: '/api/compute/sums', method: 'get', summary: 'Every bench sum: what it needs and answers' },
   { path: '/api/jobs', method: 'get', summary: 'All jobs, summed up' },
   { path: '/api/jobs', method: 'post', summary: 'Open a job on a unit', body: 'OpenJob' },
   {
@@ -128,7 +146,7 @@ const json = (name: string) => ({ 'application/json': { schema: { $ref: `#/compo
 /** The interface for other programs, written from the same schemas that check it. */
 export function openapi() {
   const paths: Record<string, Record<string, unknown>> = {};
-  for (const r of ROUTES) {
+  for (const r of [...ROUTES, ...SUM_ROUTES] as Route[]) {
     paths[r.path] = {
       ...paths[r.path],
       [r.method]: {
@@ -155,7 +173,7 @@ export function openapi() {
     };
   }
   const schemas = Object.fromEntries(
-    Object.entries({ ...CHECKED, ...ANSWERS }).map(([k, v]) => [k, component(v)]),
+    Object.entries({ ...CHECKED, ...ANSWERS, ...SUM_DOCUMENTS }).map(([k, v]) => [k, component(v)]),
   );
   return { openapi: '3.1.0', info: { title: 'Mulch', version: '0.1.0' }, paths, components: { schemas } };
 }

@@ -17,6 +17,8 @@ export interface SumInput {
   positive?: boolean;
   /** a whole number */
   whole?: boolean;
+  /** it may be written in letters too: a gauge of 2/0 */
+  alsoText?: boolean;
   /** what the screen begins with */
   start?: string;
   hint?: string;

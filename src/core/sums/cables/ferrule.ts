@@ -64,7 +64,7 @@ export const ferruleAwg: Sum = {
   title: 'Ferrule for a gauge',
   about: 'The ferrule for a conductor given by its AWG number.',
   also: ['crimp', 'gauge'],
-  inputs: [input('awg', 'Gauge', 'AWG', '16', { positive: false })],
+  inputs: [input('awg', 'Gauge', 'AWG', '16', { positive: false, alsoText: true })],
   outputs: OUTPUTS,
   source: `ASTM B258; ${SOURCE}`,
   compute: (given) => {

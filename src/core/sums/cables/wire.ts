@@ -2,7 +2,12 @@ import { input, output, type Sum, show, tidy } from '../sum';
 import { conductor } from './conductor';
 
 export const WIRE_INPUTS = [
-  input('awg', 'Gauge', 'AWG', '16', { optional: true, positive: false, hint: 'the gauge or the area' }),
+  input('awg', 'Gauge', 'AWG', '16', {
+    optional: true,
+    positive: false,
+    alsoText: true,
+    hint: 'the gauge or the area',
+  }),
   input('areaMm2', 'Area', 'mm²', '', { optional: true }),
   input('celsius', 'Copper at', '°C', '20', { optional: true, positive: false }),
 ];
@@ -29,6 +34,6 @@ export const wire: Sum = {
   },
   example: {
     given: { awg: 16 },
-    answer: { diameterMm: 1.29077378077, areaMm2: 1.30854195604, ohmPerKm: 13.1757334627 },
+    answer: { diameterMm: 1.29084590583, areaMm2: 1.30869572776, ohmPerKm: 13.1741852857 },
   },
 };

@@ -50,5 +50,5 @@ export const audioLevel: Sum = {
       formula: `20 · log10(${show(volts)} / 0.7746) = ${show(dBu)} dBu; 20 · log10(${show(volts)}) = ${show(dBV)} dBV`,
     };
   },
-  example: { given: { dBu: 4 }, answer: { volts: 1.22765264767, dBV: 1.78151250384 } },
+  example: { given: { dBu: 4 }, answer: { volts: 1.22765298798, dBV: 1.78151250384 } },
 };

@@ -74,6 +74,6 @@ export const discharge: Sum = {
   },
   example: {
     given: { ohms: 1000, farads: 0.00047, volts0: 320, volts1: 5 },
-    answer: { seconds: 1.95465498408, joules: 24.064, firstAmps: 0.32, firstWatts: 102.4 },
+    answer: { seconds: 1.95467504918, joules: 24.064, firstAmps: 0.32, firstWatts: 102.4 },
   },
 };

@@ -90,7 +90,7 @@ export const ntcSteinhartHart: Sum = {
   },
   example: {
     given: { A: 0.001129148, B: 0.000234125, C: 8.76741e-8, ohms: 10_000 },
-    answer: { celsius: 24.9999868462 },
+    answer: { celsius: 24.9996681767 },
   },
 };
 
@@ -123,7 +123,7 @@ export const rtd: Sum = {
     }
     const x = (ohms as number) / r0;
     demand(
-      x >= ratio(-200) && x <= ratio(850),
+      x >= ratio(-200) - 1e-9 && x <= ratio(850) + 1e-9,
       'no temperature from −200 to 850 °C gives this reading',
       '/ohms',
     );

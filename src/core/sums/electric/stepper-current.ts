@@ -51,7 +51,12 @@ export const stepperCurrent: Sum = {
     };
   },
   example: {
-    given: { driver: '4988', vref: 0.8, senseOhms: 0.1, motorRatedAmps: 1 },
-    answer: { amps: 1, meaning: 'peak limit', rmsAmps: 0.707106781187, share: 0.707106781187 },
+    given: { driver: '4988', vref: 0.8, senseOhms: 0.1, motorRatedAmps: 2 },
+    answer: {
+      amps: 1,
+      meaning: 'peak limit',
+      rmsAmps: Number(Math.SQRT1_2.toPrecision(12)),
+      share: 0.353553390593,
+    },
   },
 };
