@@ -19,6 +19,8 @@ export interface SumInput {
   whole?: boolean;
   /** it may be written in letters too: a gauge of 2/0 */
   alsoText?: boolean;
+  /** a figure over this is more likely another unit, and is asked about */
+  suspect?: { over: number; says: string };
   /** what the screen begins with */
   start?: string;
   hint?: string;

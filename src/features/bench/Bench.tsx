@@ -5,6 +5,7 @@ import { Frame } from '../../ui/Frame';
 import { Head } from '../../ui/Head';
 import { KeysDialog, useKeys } from '../../ui/Keys';
 import { toggleTheme } from '../../ui/ThemeButton';
+import { SumFinder } from '../sums/SumFinder';
 import { BenchRun } from './BenchRun';
 import { JobRow } from './JobRow';
 import { NewJob } from './NewJob';
@@ -90,6 +91,7 @@ export function Bench({
         about={`${jobs(now.length + waiting.length)} here, ${off} ${off === 1 ? 'piece' : 'pieces'} off`}
         onKeys={() => setKeys(true)}
       >
+        <a href="/sums">Sums</a>
         <a href="/units">Units</a>
       </Head>
       <BenchRun jobs={summaries} />
@@ -115,6 +117,7 @@ export function Bench({
         </div>
       </main>
       <OutOfPlace jobs={summaries} />
+      <SumFinder />
       <KeysDialog open={keys} onClose={() => setKeys(false)} help={HELP} />
     </Frame>
   );

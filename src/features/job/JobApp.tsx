@@ -10,6 +10,8 @@ import { MakeSafe } from '../make-safe/MakeSafe';
 import { OpenUp } from '../open-up/OpenUp';
 import { PlanStop } from '../plan/PlanStop';
 import { Prove } from '../prove/Prove';
+import { openSum } from '../sums/open-sum';
+import { SumFinder } from '../sums/SumFinder';
 import { Swap } from '../swap/Swap';
 import { TakeIn } from '../take-in/TakeIn';
 import { Trace } from '../trace/Trace';
@@ -44,6 +46,7 @@ const HELP = [
   { keys: 'U, Shift U', does: 'undo, redo' },
   { keys: 'P', does: 'park this job' },
   { keys: 'Y', does: 'history of this job' },
+  { keys: '/ or Ctrl K', does: 'bench sums' },
   { keys: 'B', does: 'bench' },
   { keys: 'N', does: 'night and day' },
   { keys: '?', does: 'these keys' },
@@ -52,7 +55,7 @@ const HELP = [
 const focus = (selector: string) => document.querySelector<HTMLElement>(selector)?.focus();
 
 function View() {
-  const { job, stop, go, undo, redo, snapshot } = useJob();
+  const { job, stop, go, undo, redo, record, snapshot } = useJob();
   const [keysOpen, setKeysOpen] = useState(false);
   const [parking, setParking] = useState(false);
   const [telling, setTelling] = useState(false);
@@ -69,6 +72,7 @@ function View() {
       b: () => window.location.assign('/'),
       p: () => setParking(true),
       y: () => setTelling(true),
+      '/': () => openSum(),
       n: () => void toggleTheme(),
       'Shift+?': () => setKeysOpen(true),
       '?': () => setKeysOpen(true),
@@ -95,6 +99,9 @@ function View() {
         <button type="button" onClick={() => setRefusal(undo()?.reason ?? null)}>
           Undo <kbd>U</kbd>
         </button>
+        <button type="button" onClick={() => openSum()}>
+          Sums
+        </button>
         <button type="button" onClick={() => setTelling(true)}>
           History
         </button>
@@ -116,6 +123,7 @@ function View() {
       </div>
       <HistoryDialog open={telling} onClose={() => setTelling(false)} />
       {parking && <ParkDialog onClose={() => setParking(false)} />}
+      <SumFinder onKeep={(text) => record('note.added', { text })?.reason ?? null} />
       <KeysDialog open={keysOpen} onClose={() => setKeysOpen(false)} help={HELP} />
     </Frame>
   );

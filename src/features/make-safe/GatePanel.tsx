@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { LiveLine } from '../../core/hazard';
 import { Refusal } from '../../core/refusal';
-import { formatReading, parseReading } from '../../core/unit';
+import { formatReading, type Hazard, parseReading } from '../../core/unit';
 import { Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { TextField, Wrong } from '../../ui/Field';
@@ -9,6 +9,21 @@ import { GateSign } from '../../ui/GateSign';
 import { HazardGlyph } from '../../ui/HazardGlyph';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
+import { openSum, type SumAsked } from '../sums/open-sum';
+
+/** The discharge sum with what the hazard says of itself: its voltage, its resistor, how low it has to read. */
+function dischargeOf(h: Hazard): SumAsked {
+  const volts = /([\d.]+)\s*V/.exec(h.detail)?.[1];
+  const ohms = /([\d.]+\s*[kM]?)\s*Ω/.exec(h.clear.act)?.[1]?.replace(/\s/g, '');
+  return {
+    name: 'discharge',
+    begin: {
+      ...(volts ? { volts0: volts } : {}),
+      ...(ohms ? { ohms } : {}),
+      ...(h.clear.reading ? { volts1: String(h.clear.reading.max) } : {}),
+    },
+  };
+}
 
 /** One gate: its bar is down until the act is done and, where one can prove it, the reading is taken. */
 export function GatePanel({ line }: { line: LiveLine }) {
@@ -139,6 +154,11 @@ export function GatePanel({ line }: { line: LiveLine }) {
                   <Second type="submit">Pass it</Second>
                 </span>
               </form>
+            )}
+            {h.kind === 'capacitor' && (
+              <Second small className="justify-self-start" onClick={() => openSum(dischargeOf(h))}>
+                Work the discharge out
+              </Second>
             )}
             <p className="note">{h.clear.caution}</p>
           </>

@@ -4,6 +4,7 @@ import { formatReading, judgeReading, type ReadAs, readAs, spreadOf, type Tap } 
 import { Action, Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
 import { RangeStrip } from '../../ui/RangeStrip';
+import { openSum } from '../sums/open-sum';
 import type { AnswerProps } from './answer';
 import { FromLog } from './FromLog';
 import { FromMeter } from './FromMeter';
@@ -16,6 +17,21 @@ function read(text: string, unit: string): Partial<ReadAs> & { wrong?: string } 
     return { wrong: error instanceof Refusal ? error.message : String(error) };
   }
 }
+
+/** The bench sum that belongs to a point: levels of sound, or of a serial line. */
+const sumFor = (tap: Tap): string | null =>
+  /serial|uart|rs-?232|rs-?485|txd?\b|rxd?\b/i.test(`${tap.name} ${tap.note ?? ''}`)
+    ? 'serial-level'
+    : tap.ac && ['V', 'mV', 'dBu', 'dBV'].includes(tap.expect?.unit ?? '')
+      ? 'audio-level'
+      : null;
+
+const sumFields = (tap: Tap, typed: string): Record<string, string> => {
+  const unit = tap.expect?.unit ?? '';
+  const value = typed.trim() || `${tap.expect?.nominal ?? ''}`;
+  if (sumFor(tap) === 'serial-level') return { idleVolts: value, activeVolts: '' };
+  return unit === 'dBu' || unit === 'dBV' ? { volts: '', [unit]: value } : { volts: `${value} ${unit}` };
+};
 
 type Props = AnswerProps & { tap: Tap; expect: NonNullable<Tap['expect']> };
 
@@ -136,6 +152,11 @@ export function ReadingAnswer({ check, tap, expect, onAnswer, onTyped }: Props) 
           }}
           onWrong={setWrong}
         />
+        {sumFor(tap) && (
+          <Second small onClick={() => openSum({ name: sumFor(tap) as string, begin: sumFields(tap, text) })}>
+            {sumFor(tap) === 'audio-level' ? 'As a level' : 'Which serial level'}
+          </Second>
+        )}
         <FromLog
           expect={expect}
           onReading={(x) => {

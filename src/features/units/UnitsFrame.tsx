@@ -3,9 +3,12 @@ import { Frame } from '../../ui/Frame';
 import { Head } from '../../ui/Head';
 import { KeysDialog, useKeys } from '../../ui/Keys';
 import { toggleTheme } from '../../ui/ThemeButton';
+import { SumFinder } from '../sums/SumFinder';
 
 const HELP = [
   { keys: 'B', does: 'bench' },
+  { keys: '/', does: 'find' },
+  { keys: 'Ctrl K', does: 'bench sums' },
   { keys: 'N', does: 'night and day' },
   { keys: '?', does: 'these keys' },
 ];
@@ -27,6 +30,7 @@ export function UnitsFrame({
     () => ({
       b: () => window.location.assign('/'),
       n: () => void toggleTheme(),
+      '/': () => document.querySelector<HTMLElement>('[data-key=find]')?.focus(),
       '?': () => setKeys(true),
       'Shift+?': () => setKeys(true),
     }),
@@ -41,10 +45,12 @@ export function UnitsFrame({
         about={about}
         onKeys={() => setKeys(true)}
       >
+        <a href="/sums">Sums</a>
         <a href="/units">Units</a>
         <a href="/">Bench</a>
       </Head>
       <main className="main col-start-1! border-l-0!">{children}</main>
+      <SumFinder />
       <KeysDialog open={keys} onClose={() => setKeys(false)} help={HELP} />
     </Frame>
   );

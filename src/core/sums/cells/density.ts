@@ -11,7 +11,7 @@ export const cellDensity: Sum = {
   inputs: [
     choice('what', 'Kind', CELL_WHATS),
     input('volts', 'Nominal', 'V', '3.7'),
-    input('ampHours', 'Claimed', 'Ah', '1.2'),
+    input('ampHours', 'Claimed', 'Ah', '1.2', { suspect: { over: 60, says: 'Is it in mAh, or in Wh?' } }),
     input('volumeMl', 'Volume', 'mL', '4.2', {
       optional: true,
       hint: 'length · width · thickness in cm; not needed for round cells',

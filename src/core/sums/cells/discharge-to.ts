@@ -8,7 +8,7 @@ export const dischargeTo: Sum = {
   also: ['25 %', 'prying', 'glued'],
   inputs: [
     input('volts', 'Nominal', 'V', '3.7'),
-    input('ampHours', 'Capacity', 'Ah', '3'),
+    input('ampHours', 'Capacity', 'Ah', '3', { suspect: { over: 500, says: 'Is it in mAh, or in Wh?' } }),
     input('fromPercent', 'From', '%', '80', { positive: false }),
     input('toPercent', 'To', '%', '25', { positive: false }),
     input('watts', 'Load', 'W', '5', { optional: true, hint: 'watts or amps' }),

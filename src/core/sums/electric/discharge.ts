@@ -4,8 +4,6 @@ import { notOver } from './e-series';
 
 /** Usual power ratings of a resistor, W. */
 const RATINGS = [0.25, 0.5, 1, 2, 3, 5, 7, 10, 15, 25, 50, 100];
-/** A wirewound resistor takes its rating many times over for a pulse this short, s. Common practice, no source. */
-const SHORT_PULSE_S = 0.5;
 
 export const discharge: Sum = {
   name: 'discharge',
@@ -14,7 +12,7 @@ export const discharge: Sum = {
   also: ['bleed', 'capacitor', '60 V', 'RC'],
   inputs: [
     input('ohms', 'Resistor', 'Ω', '1k', { optional: true, hint: 'the resistor, or the seconds wanted' }),
-    input('farads', 'Capacitor', 'F', '470u'),
+    input('farads', 'Capacitor', 'F', '470u', { suspect: { over: 0.5, says: 'Is it in µF? Type 470u.' } }),
     input('volts0', 'Charged to', 'V', '320'),
     input('volts1', 'Down to', 'V', '5'),
     input('seconds', 'Within', 's', '', { optional: true }),
@@ -48,10 +46,11 @@ export const discharge: Sum = {
     const firstAmps = tidy(v0 / ohms);
     const firstWatts = tidy((v0 * v0) / ohms);
     const tau = ohms * farads;
-    const pulse = tau <= SHORT_PULSE_S;
-    const mean = joules / Math.max(tau, 1e-9);
-    const need = pulse ? Math.max(firstWatts / 10, Math.min(mean, firstWatts) / 10) : mean;
-    const rating = RATINGS.find((w) => w >= need);
+    const largest = RATINGS.at(-1) as number;
+    const whole = firstWatts <= largest;
+    // In the first time constant all but e^−2 of the energy turns to heat.
+    const need = whole ? firstWatts : (joules * (1 - Math.exp(-2))) / tau;
+    const rating = RATINGS.find((w) => w >= need * (1 - 1e-9));
     return {
       values: {
         seconds,
@@ -64,10 +63,10 @@ export const discharge: Sum = {
       formula: `${show(ohms)} Ω · ${show(farads)} F · ln(${show(v0)} / ${show(v1)}) = ${show(seconds)} s; C·V²/2 = ${show(joules)} J`,
       say:
         rating === undefined
-          ? 'The first power is over any usual resistor: take a larger one, and more time.'
-          : pulse
-            ? `A wirewound ${rating} W stands a pulse this short at a tenth of the first power.`
-            : `${rating} W covers the average over the time constant.`,
+          ? 'No usual resistor stands this: take more ohms, and more time.'
+          : whole
+            ? `${rating} W covers the first power.`
+            : `${rating} W covers the average over the time constant, ${show(need)} W: one discharge, then let it cool.`,
       caution:
         'Insulated leads, one hand, no screwdriver. Then read it: it counts as discharged when the meter says so, and it can recover. Local codes and licensed practice come first.',
     };

@@ -13,9 +13,9 @@ export const fuse: Sum = {
   also: ['5x20', 'miniature fuse', 'T F'],
   inputs: [input('amps', 'Steady current', 'A', '1.1', { optional: true })],
   outputs: [
-    output('steps', 'Steps', 'A'),
     output('above', 'Next step up', 'A'),
     output('below', 'Next step down', 'A'),
+    output('steps', 'Steps, in A'),
   ],
   source: 'IEC 60127-2, from memory',
   compute(given) {

@@ -1,0 +1,72 @@
+import { Command } from 'cmdk';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { SUM_DRAWERS, SUMS } from '../../core/sums';
+import { Second } from '../../ui/Action';
+import { Dialog } from '../../ui/Dialog';
+import { onSumAsked, type SumAsked } from './open-sum';
+
+const SumCard = lazy(() => import('./SumCard').then((m) => ({ default: m.SumCard })));
+
+/** Every word typed has to stand in the sum; in its title counts most. */
+function rank(value: string, search: string, keywords: string[] = []): number {
+  const title = value.toLowerCase();
+  const rest = keywords.join(' ').toLowerCase();
+  const words = search.toLowerCase().split(/\s+/).filter(Boolean);
+  if (!words.every((w) => title.includes(w) || rest.includes(w))) return 0;
+  return words.every((w) => title.includes(w)) ? 1 : 0.5;
+}
+
+/** The cabinet of sums over any view: found by typing, opened from where it is needed. */
+export function SumFinder({ onKeep }: { onKeep?: ((text: string) => string | null) | undefined }) {
+  const [asked, setAsked] = useState<SumAsked | null>(null);
+  useEffect(() => onSumAsked(setAsked), []);
+  useEffect(() => {
+    const key = (e: KeyboardEvent) => {
+      if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'k') {
+        e.preventDefault();
+        setAsked({});
+      }
+    };
+    window.addEventListener('keydown', key);
+    return () => window.removeEventListener('keydown', key);
+  }, []);
+  const sum = SUMS.find((s) => s.name === asked?.name);
+  return (
+    <Dialog open={asked !== null} onClose={() => setAsked(null)} title={sum?.title ?? 'Bench sums'}>
+      {asked && !sum && (
+        <Command label="Find a sum" className="finder" filter={rank}>
+          <Command.Input placeholder="current, awg, ferrule, rs-232" className="input" autoFocus />
+          <Command.List>
+            <Command.Empty className="note py-3">
+              No sum answers to that. Try the thing it is about.
+            </Command.Empty>
+            {SUM_DRAWERS.map((d) => (
+              <Command.Group key={d.title} heading={d.title}>
+                {d.sums.map((s) => (
+                  <Command.Item
+                    key={s.name}
+                    value={`${s.title} ${s.name}`}
+                    keywords={[...(s.also ?? []), s.about]}
+                    onSelect={() => setAsked({ name: s.name })}
+                  >
+                    <b>{s.title}</b> <span className="note">{s.about}</span>
+                  </Command.Item>
+                ))}
+              </Command.Group>
+            ))}
+          </Command.List>
+        </Command>
+      )}
+      {sum && (
+        <Suspense fallback={<p className="note">Getting it out</p>}>
+          <div className="grid gap-4">
+            <SumCard key={sum.name} sum={sum} begin={asked?.begin} onKeep={onKeep} />
+            <Second small className="justify-self-start" onClick={() => setAsked({})}>
+              Another sum
+            </Second>
+          </div>
+        </Suspense>
+      )}
+    </Dialog>
+  );
+}
