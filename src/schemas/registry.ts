@@ -19,6 +19,16 @@ import {
   TraceAnswerSchema,
   TraceRequestSchema,
 } from './compute';
+import {
+  FlatCableAnswerSchema,
+  FlatCableRequestSchema,
+  JumpersAnswerSchema,
+  JumpersRequestSchema,
+  MixupsAnswerSchema,
+  MixupsRequestSchema,
+  SettingsDiffAnswerSchema,
+  SettingsDiffRequestSchema,
+} from './harness';
 import { JobEventSchema } from './job-event';
 import { JobFileSchema, PostEventsSchema } from './job-file';
 import { ProblemSchema } from './problem';
@@ -41,6 +51,10 @@ export const CHECKED = {
   ProveRequest: ProveRequestSchema,
   OrderRequest: OrderRequestSchema,
   ScheduleRequest: ScheduleRequestSchema,
+  MixupsRequest: MixupsRequestSchema,
+  FlatCableRequest: FlatCableRequestSchema,
+  JumpersRequest: JumpersRequestSchema,
+  SettingsDiffRequest: SettingsDiffRequestSchema,
 } as const;
 
 /** Documents that only leave. */
@@ -51,5 +65,9 @@ export const ANSWERS = {
   ProveAnswer: ProveAnswerSchema,
   OrderAnswer: OrderAnswerSchema,
   ScheduleAnswer: ScheduleAnswerSchema,
+  MixupsAnswer: MixupsAnswerSchema,
+  FlatCableAnswer: FlatCableAnswerSchema,
+  JumpersAnswer: JumpersAnswerSchema,
+  SettingsDiffAnswer: SettingsDiffAnswerSchema,
   Problem: ProblemSchema,
 } as const;

@@ -1,0 +1,3 @@
+export { leastCover } from './cover';
+export { mixups, toldBy } from './mixups';
+export * from './types';

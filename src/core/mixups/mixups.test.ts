@@ -1,0 +1,227 @@
+import fc from 'fast-check';
+import loadHighs from 'highs';
+import { describe, expect, it } from 'vitest';
+import { type Header, type HeaderLine, leastCover, mixups, type Plug } from '.';
+
+const sig = (name: string, maxVolts = 3.6): HeaderLine => ({ name, kind: 'signal', maxVolts });
+const gnd: HeaderLine = { name: 'GND', kind: 'ground' };
+const sup = (volts: number, name = `+${volts}V`, maxVolts?: number): HeaderLine => ({
+  name,
+  kind: 'supply',
+  volts,
+  ...(maxVolts === undefined ? {} : { maxVolts }),
+});
+const header = (id: string, lines: HeaderLine[], more: Partial<Header> = {}): Header => ({
+  id,
+  family: 'wafer',
+  pitch: 2.5,
+  rows: 1,
+  positions: lines.length,
+  key: 'k',
+  open: false,
+  at: { x: 0, y: 0, board: 'main' },
+  lines,
+  ...more,
+});
+const plug = (id: string, home: Header, more: Partial<Plug> = {}): Plug => ({
+  id,
+  home: home.id,
+  family: home.family,
+  pitch: home.pitch,
+  rows: home.rows,
+  positions: home.positions,
+  key: home.key,
+  exit: { x: 0, y: 0, board: 'main' },
+  freeLength: 100,
+  lines: home.lines.map((l) => l.name),
+  ...more,
+});
+const fan = header('J1', [sup(12), gnd]);
+const camera = header('J2', [gnd, sig('CAM_TX')]);
+const worst = (plugs: Plug[], headers: Header[]) => mixups({ plugs, headers }).risks[0];
+
+describe('a wrong mating', () => {
+  it('is as bad as its worst contact, and says which', () => {
+    const risk = worst([plug('P1', fan), plug('P2', camera)], [fan, camera]);
+    expect(risk).toMatchObject({ how: 'wrong header', severity: 3 });
+    const signal = header('J3', [gnd, gnd, sig('CAM_TX')]);
+    const power = header('J4', [gnd, gnd, sup(12)]);
+    const r = mixups({ plugs: [plug('P4', power)], headers: [signal, power] }).risks[0];
+    expect(r?.why).toBe('contact 3: +12 V onto CAM_TX (max 3.6 V)');
+  });
+  it.each([
+    ['a supply over the limit', sup(12), sig('A', 5), 3],
+    ['a supply within the limit, its own supply missing', sup(3.3), sig('A', 5), 2],
+    ['a supply onto a ground', sup(5), gnd, 3],
+    ['equal supplies under another name', sup(5, 'VA'), sup(5, 'VB'), 0],
+    ['a lower supply within limits', sup(12, 'V', 15), sup(5, 'W', 15), 2],
+    ['a higher supply without a known limit', sup(5, 'V'), sup(12, 'W'), 3],
+    ['a higher supply within its limit, the own one too low', sup(5, 'V', 15), sup(12, 'W', 15), 2],
+    ['a signal on a supply within its limit', sig('A', 5), sup(3.3), 1],
+    ['a signal on a supply over its limit', sig('A', 3.6), sup(5), 3],
+    ['a signal without a known limit on a supply', { name: 'A', kind: 'signal' } as HeaderLine, sup(5), 3],
+    ['ground with a driven signal', gnd, sig('A'), 2],
+    ['two signals', sig('A'), sig('B'), 1],
+    ['the same signal', sig('A'), sig('A'), 0],
+    ['a supply that meets nothing', sup(5), { name: 'NC', kind: 'nc' } as HeaderLine, 2],
+    ['a signal that meets nothing', sig('A'), { name: 'NC', kind: 'nc' } as HeaderLine, 1],
+    ['nothing that meets a supply', { name: 'NC', kind: 'nc' } as HeaderLine, sup(5), 0],
+  ])('%s', (_n, own, other, severity) => {
+    const home = header('J1', [own, gnd]);
+    const there = header('J2', [other, gnd]);
+    expect(
+      mixups({ plugs: [plug('P', home)], headers: [home, there] }).risks.find((r) => r.header === 'J2')
+        ?.severity,
+    ).toBe(severity);
+  });
+  it('needs family, pitch, rows, key, positions and reach to agree', () => {
+    const can = (more: Partial<Header>, p: Partial<Plug> = {}) =>
+      mixups({
+        plugs: [plug('P', fan, p)],
+        headers: [fan, { ...header('J9', [gnd, gnd]), ...more }],
+      }).risks.some((r) => r.header === 'J9');
+    expect(can({})).toBe(true);
+    expect(can({ family: 'other' })).toBe(false);
+    expect(can({ pitch: 2 })).toBe(false);
+    expect(can({ key: 'x' })).toBe(false);
+    expect(can({ key: null })).toBe(true);
+    expect(can({ lines: [gnd, gnd, gnd], positions: 3 })).toBe(false);
+    expect(can({ lines: [gnd, gnd, gnd], positions: 3, open: true })).toBe(true);
+    expect(can({ at: { x: 110, y: 0, board: 'main' } })).toBe(true);
+    expect(can({ at: { x: 110.1, y: 0, board: 'main' } })).toBe(false);
+    expect(can({ at: { x: 0, y: 0, board: 'other' } })).toBe(false);
+  });
+});
+
+describe('turned and shifted', () => {
+  it('an unkeyed plug can be turned and needs a mark when that harms; one contact cannot', () => {
+    const h = header('J1', [sup(12), sig('A'), gnd], { key: null });
+    const a = mixups({ plugs: [plug('P', h)], headers: [h] });
+    expect(a.risks.find((r) => r.how === 'reversed')?.severity).toBe(3);
+    expect(a.orientationMarks).toEqual(['P']);
+    const same = header('J2', [gnd, sig('A'), gnd], { key: null });
+    expect(mixups({ plugs: [plug('P', same)], headers: [same] }).orientationMarks).toEqual([]);
+    const one = header('J3', [sup(5)], { key: null });
+    expect(mixups({ plugs: [plug('P', one)], headers: [one] }).risks).toEqual([]);
+  });
+  it('an open header lets a plug sit one off, and one row over in two rows', () => {
+    const h = header('J1', [sup(5), sig('A'), gnd], { open: true });
+    expect(
+      mixups({ plugs: [plug('P', h)], headers: [h] })
+        .risks.map((r) => r.shift)
+        .sort(),
+    ).toEqual([-1, 1]);
+    const two = header('J2', [sup(5), gnd, sig('A'), sig('B')], { open: true, rows: 2 });
+    const shifts = mixups({ plugs: [plug('P', two)], headers: [two] }).risks.map((r) => r.shift);
+    expect(shifts.sort((a, b) => (a ?? 0) - (b ?? 0))).toEqual([-2, -1, 1, 2]);
+  });
+});
+
+describe('labels', () => {
+  const twins = (n: number, more: (i: number) => Partial<Plug & Header> = () => ({})) => {
+    const headers = Array.from({ length: n }, (_, i) =>
+      header(`J${i}`, [sup(5 + i), gnd], more(i) as Partial<Header>),
+    );
+    return { headers, plugs: headers.map((h, i) => plug(`P${i}`, h, more(i) as Partial<Plug>)) };
+  };
+  it('all but one of a group that can be exchanged', () => {
+    expect(mixups(twins(5)).labels).toHaveLength(4);
+  });
+  it('none where colour tells plug and header apart, and it is said', () => {
+    const a = mixups(twins(3, (i) => ({ colour: ['RD', 'WH', 'BK'][i] as string })));
+    expect(a.labels).toEqual([]);
+    expect(a.told).toHaveLength(3);
+    expect(a.told[0]?.by).toContain('colour');
+  });
+  it('wire colours and bundles tell plugs apart only when both are recorded', () => {
+    const { plugs, headers } = twins(2);
+    const with_ = (a: Partial<Plug>, b: Partial<Plug>) =>
+      mixups({
+        headers,
+        plugs: [
+          { ...(plugs[0] as Plug), ...a },
+          { ...(plugs[1] as Plug), ...b },
+        ],
+      }).labels.length;
+    expect(with_({ wires: ['RD', 'BK'] }, { wires: ['YE', 'BK'] })).toBe(0);
+    expect(with_({ wires: ['RD', 'BK'] }, {})).toBe(1);
+    expect(with_({ bundle: 'left' }, { bundle: 'right' })).toBe(0);
+  });
+  it('a plug that fits a header that is nobody’s home needs its own label', () => {
+    const spare = header('J9', [gnd, sup(12)]);
+    expect(mixups({ plugs: [plug('P', fan)], headers: [fan, spare] }).labels).toEqual(['P']);
+  });
+  it('the more dangerous of two is labelled', () => {
+    const a = header('J1', [sig('A'), gnd]);
+    const b = header('J2', [sup(3.3, 'V', 5), gnd]);
+    const answer = mixups({ plugs: [plug('P1', a), plug('P2', b)], headers: [a, b] });
+    expect(answer.labels).toEqual(['P2']);
+  });
+});
+
+describe('the least cover', () => {
+  it('is what a solver package finds on random graphs', async () => {
+    // Outside check: HiGHS, minimum weighted vertex cover as a mixed integer program.
+    const highs = await loadHighs();
+    const graph = fc.integer({ min: 2, max: 12 }).chain((n) =>
+      fc.record({
+        cost: fc.array(fc.integer({ min: 1, max: 9 }), { minLength: n, maxLength: n }),
+        pairs: fc.array(fc.tuple(fc.nat(n - 1), fc.nat(n - 1)), { minLength: 1, maxLength: 30 }),
+      }),
+    );
+    fc.assert(
+      fc.property(graph, ({ cost, pairs }) => {
+        const edges = pairs.filter(([a, b]) => a !== b);
+        fc.pre(edges.length > 0);
+        const lp = [
+          'Minimize',
+          ` obj: ${cost.map((c, i) => `${c} x${i}`).join(' + ')}`,
+          'Subject To',
+          ...edges.map(([a, b], i) => ` c${i}: x${a} + x${b} >= 1`),
+          'Binary',
+          ` ${cost.map((_, i) => `x${i}`).join(' ')}`,
+          'End',
+        ].join('\n');
+        const { ObjectiveValue } = highs.solve(lp);
+        const { cover, exact } = leastCover({ cost, edges });
+        expect(exact).toBe(true);
+        for (const [a, b] of edges) expect(cover.includes(a) || cover.includes(b)).toBe(true);
+        expect(cover.reduce((s, v) => s + (cost[v] as number), 0)).toBeCloseTo(ObjectiveValue, 6);
+      }),
+      { numRuns: 60 },
+    );
+  });
+  it('four hundred plugs in groups of twenty are settled exactly', () => {
+    const headers = Array.from({ length: 400 }, (_, i) =>
+      header(`J${i}`, [sup(5 + (i % 3)), gnd], { family: `f${Math.floor(i / 20)}` }),
+    );
+    const answer = mixups({ headers, plugs: headers.map((h, i) => plug(`P${i}`, h)) });
+    expect(answer.fewest).toBe(true);
+    expect(answer.risks.length).toBe(400 * 19);
+  });
+});
+
+describe('data that does not hold together', () => {
+  const path = (f: () => unknown) => {
+    try {
+      f();
+      return '';
+    } catch (error) {
+      return (error as { path: string }).path;
+    }
+  };
+  it('is pointed at in its row', () => {
+    const at = (p: Partial<Plug>, h: Partial<Header> = {}) =>
+      path(() => mixups({ plugs: [plug('P', fan, p)], headers: [{ ...fan, ...h }] }));
+    expect(at({ positions: 12 })).toBe('/plugs/0/lines');
+    expect(at({ home: 'J7' })).toBe('/plugs/0/home');
+    expect(at({ rows: 3 })).toBe('/plugs/0/rows');
+    expect(at({ freeLength: -1 })).toBe('/plugs/0/freeLength');
+    expect(at({}, { lines: [gnd] })).toBe('/headers/0/lines');
+    expect(at({ positions: 3, lines: ['a', 'b', 'c'] })).toBe('/plugs/0/positions');
+    expect(path(() => mixups({ plugs: [plug('P', fan), plug('Q', fan)], headers: [fan] }))).toBe(
+      '/plugs/1/home',
+    );
+    expect(path(() => mixups({ plugs: [], headers: [fan, fan] }))).toBe('/headers/1/id');
+  });
+});

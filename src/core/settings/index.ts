@@ -1,0 +1,3 @@
+export { type Dump, readDump } from './dump';
+export { type JumpersAnswer, type JumpersRequest, jumpers } from './jumpers';
+export { type SettingsDiffAnswer, type SettingsDiffRequest, settingsDiff } from './settings-diff';
