@@ -121,6 +121,12 @@ const ROUTES: KnownRoute[] = [
     params: ['id'],
   },
   {
+    path: '/api/jobs/{id}/labels',
+    method: 'get',
+    summary: 'Labels for what is off, as a PDF',
+    params: ['id'],
+  },
+  {
     path: '/api/jobs/{id}/history',
     method: 'get',
     summary: 'Every entry in words, as a table',

@@ -131,6 +131,23 @@ export const UnitMapSchema = closed(
     variants: Type.Optional(Type.Array(closed({ id: Name, name: Name, tell: Line }), { maxItems: 20 })),
     channels: Type.Optional(Type.Array(closed({ id: Name, name: Name, elements: Ids }), { maxItems: 50 })),
     checks: Type.Optional(Type.Array(OwnCheckSchema, { maxItems: 200 })),
+    moves: Type.Optional(
+      Type.Array(
+        closed({
+          id: Name,
+          text: Line,
+          tool: Type.Union([Name, Type.Null()]),
+          sideUp: Type.Union([Name, Type.Null()]),
+          minutes: Minutes,
+          after: Type.Optional(Type.Array(Name, { maxItems: 300 })),
+          afterAny: Type.Optional(Type.Array(Type.Array(Name, { maxItems: 300 }), { maxItems: 20 })),
+          opens: Type.Optional(Name),
+          caution: Type.Optional(Line),
+          ...OnlyIn,
+        }),
+        { maxItems: 300 },
+      ),
+    ),
     extra: Type.Optional(Type.Record(Type.String(), Type.Unknown())),
   },
   { $id: 'UnitMap', title: 'Map of a unit' },

@@ -12,6 +12,7 @@ import { Refusal } from '../core/refusal';
 import { type UnitMap, validateMap } from '../core/unit';
 import { isUnitMap } from '../gen/validators.js';
 import { explain } from '../schemas/explain';
+import { UnitMapSchema } from '../schemas/unit-map';
 import { Problem } from './problem';
 
 const FORMAT = 'mulch map';
@@ -52,21 +53,7 @@ function parsed(text: string): UnitMap {
   return kept;
 }
 
-const KNOWN = new Set([
-  'name',
-  'maker',
-  'model',
-  'elements',
-  'feeds',
-  'taps',
-  'access',
-  'functions',
-  'hazards',
-  'variants',
-  'channels',
-  'checks',
-  'extra',
-]);
+const KNOWN = new Set(Object.keys(UnitMapSchema.properties));
 
 /** What a map says that Mulch does not know is kept under `extra`. */
 function withExtra(map: unknown): unknown {

@@ -13,7 +13,7 @@ export interface JobRecord {
 }
 
 /** Kinds still welcome after a job was handed over, or while it is parked, without waking it. */
-const ALWAYS = new Set(['note.added']);
+const ALWAYS = new Set(['note.added', 'photo.added', 'timer.started', 'timer.ended']);
 
 /** State of a job that has just been opened. */
 export function open(e: JobOpened): JobState {
@@ -42,6 +42,8 @@ export function open(e: JobOpened): JobState {
     handedOver: null,
     notes: [],
     photos: [],
+    followed: [],
+    timers: [],
   };
 }
 

@@ -156,6 +156,18 @@ export interface JobState {
   handedOver: HandOver | null;
   notes: { at: string; by: string; text: string }[];
   photos: Photo[];
+  /** moves of the unit's recipe that were done, by id */
+  followed: string[];
+  timers: Timer[];
+}
+
+/** Something that takes its time by itself: heat, soak, cure, charge, boot. */
+export interface Timer {
+  id: string;
+  what: string;
+  startedAt: string;
+  minutes: number;
+  endedAt?: string;
 }
 
 /** A picture taken at the bench; the picture itself is kept beside the job. */

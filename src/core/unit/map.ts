@@ -125,6 +125,26 @@ export interface MapAccess {
   only?: Only;
 }
 
+/** One move of the way in, as somebody found it. */
+export interface MapMove {
+  id: string;
+  /** as on the entry line: `4 x M3x8 PH1 rear cover > cup 3` */
+  text: string;
+  /** null = the bare hand */
+  tool: string | null;
+  /** side up, null = any */
+  sideUp: string | null;
+  minutes: number;
+  /** moves that must be done before it */
+  after?: string[];
+  /** groups of which one must be wholly done before it */
+  afterAny?: string[][];
+  /** access that is open once it is done */
+  opens?: string;
+  caution?: string;
+  only?: Only;
+}
+
 export interface UnitFunction {
   id: string;
   name: string;
@@ -192,6 +212,8 @@ export interface UnitMap {
   variants?: Variant[];
   channels?: Channel[];
   checks?: OwnCheck[];
+  /** the way in, once somebody has found it */
+  moves?: MapMove[];
   /** kept from imports, not read */
   extra?: Record<string, unknown>;
 }

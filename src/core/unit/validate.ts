@@ -51,6 +51,7 @@ function holdsTogether(map: UnitMap): void {
   only(map.functions, '/functions');
   only(map.hazards, '/hazards');
   only(map.checks ?? [], '/checks');
+  only(map.moves ?? [], '/moves');
   const known = (ids: string[] | undefined, at: string) =>
     ids?.forEach((id, k) => {
       demand(access.has(id), `access ${id} is not on the map`, `${at}/${k}`);
@@ -98,6 +99,7 @@ function holdsTogether(map: UnitMap): void {
   validateFeeds(map);
   validateChannels(map, elements);
   validateChecks(map, elements, known);
+  validateMoves(map, access);
 }
 
 /** Signal and power run from source to output: a way back to where it began is named. */
@@ -188,4 +190,38 @@ function validateChecks(
       demand(c.exercises.includes(id), `${id} is not put to the test here`, `${at}/provokes`);
     known(c.needs, `${at}/needs`);
   });
+}
+
+function validateMoves(map: UnitMap, access: Set<string>): void {
+  const moves = map.moves ?? [];
+  const ids = new Set<string>();
+  moves.forEach((m, i) => {
+    demand(!ids.has(m.id), `move ${m.id} is there twice`, `/moves/${i}/id`);
+    ids.add(m.id);
+    demand(m.minutes >= 0, `the minutes of move ${m.id} cannot be negative`, `/moves/${i}/minutes`);
+    demand(
+      m.opens === undefined || access.has(m.opens),
+      `move ${m.id} opens ${m.opens}, which is no cover of this map`,
+      `/moves/${i}/opens`,
+    );
+  });
+  moves.forEach((m, i) => {
+    for (const id of [...(m.after ?? []), ...(m.afterAny ?? []).flat()])
+      demand(ids.has(id), `move ${m.id} comes after ${id}, which is no move`, `/moves/${i}/after`);
+  });
+  // A move waits for itself when the ones it must follow lead back to it; the whole way round is named.
+  const before = new Map(moves.map((m) => [m.id, m.after ?? []]));
+  const settled = new Set<string>();
+  const walk = (id: string, path: string[]): void => {
+    if (settled.has(id)) return;
+    const at = path.indexOf(id);
+    demand(
+      at < 0,
+      at < 0 ? '' : `moves wait for each other in a circle: ${[...path.slice(at), id].join(' after ')}`,
+      `/moves/${moves.findIndex((m) => m.id === id)}/after`,
+    );
+    for (const b of before.get(id) ?? []) walk(b, [...path, id]);
+    settled.add(id);
+  };
+  for (const m of moves) walk(m.id, []);
 }

@@ -40,6 +40,8 @@ export function mapFor(map: UnitMap, variant: string | undefined): UnitMap {
         : {}),
     }))
     .filter((c) => (c.answers ? c.answers.length >= 2 : c.exercises.length > 0));
+  const moves = map.moves?.filter(here);
+  const doable = new Set(moves?.map((m) => m.id));
   const channels = map.channels?.filter((c) => c.elements.every((id) => has.has(id)));
   return {
     ...map,
@@ -56,6 +58,17 @@ export function mapFor(map: UnitMap, variant: string | undefined): UnitMap {
       .map((h) => (h.exposedBy ? { ...h, exposedBy: h.exposedBy.filter((id) => covers.has(id)) } : h)),
     ...(channels ? { channels } : {}),
     ...(checks ? { checks } : {}),
+    ...(moves
+      ? {
+          moves: moves.map((m) => ({
+            ...m,
+            ...(m.after ? { after: m.after.filter((id) => doable.has(id)) } : {}),
+            ...(m.afterAny
+              ? { afterAny: m.afterAny.filter((group) => group.every((id) => doable.has(id))) }
+              : {}),
+          })),
+        }
+      : {}),
   };
 }
 

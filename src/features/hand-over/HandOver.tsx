@@ -8,6 +8,7 @@ import { GateSign } from '../../ui/GateSign';
 import { TickBox } from '../../ui/Signs';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
+import { KeepWayIn } from './KeepWayIn';
 
 /** The report as it falls out of the record, and the hand over itself. */
 export function HandOver() {
@@ -143,6 +144,7 @@ function Giving() {
           </form>
         </>
       )}
+      <KeepWayIn />
       <div className="pad flex flex-wrap gap-3 border-t border-rule">
         <Second small onClick={() => window.print()}>
           Print the report

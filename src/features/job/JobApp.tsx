@@ -21,6 +21,7 @@ import { Notices } from './Notices';
 import { ParkDialog } from './ParkDialog';
 import { Run } from './Run';
 import { jobPath, STOP_TITLE, stopOf } from './stop-path';
+import { RunningTimers, TimerDialog } from './Timers';
 import { Tray } from './Tray';
 import { JobDeskProvider, useJob } from './use-job';
 
@@ -45,6 +46,7 @@ const HELP = [
   { keys: 'T', does: 'tray' },
   { keys: 'U, Shift U', does: 'undo, redo' },
   { keys: 'P', does: 'park this job' },
+  { keys: 'W', does: 'timer for what takes its time' },
   { keys: 'Y', does: 'history of this job' },
   { keys: '/ or Ctrl K', does: 'bench sums' },
   { keys: 'B', does: 'bench' },
@@ -59,6 +61,7 @@ function View() {
   const [keysOpen, setKeysOpen] = useState(false);
   const [parking, setParking] = useState(false);
   const [telling, setTelling] = useState(false);
+  const [timing, setTiming] = useState(false);
   const [refusal, setRefusal] = useState<string | null>(null);
   const Sheet = SHEETS[stop];
   const bindings = useMemo(
@@ -72,6 +75,7 @@ function View() {
       b: () => window.location.assign('/'),
       p: () => setParking(true),
       y: () => setTelling(true),
+      w: () => setTiming(true),
       '/': () => openSum(),
       n: () => void toggleTheme(),
       'Shift+?': () => setKeysOpen(true),
@@ -99,6 +103,9 @@ function View() {
         <button type="button" onClick={() => setRefusal(undo()?.reason ?? null)}>
           Undo <kbd>U</kbd>
         </button>
+        <button type="button" onClick={() => setTiming(true)}>
+          Timer
+        </button>
         <button type="button" onClick={() => openSum()}>
           Sums
         </button>
@@ -114,6 +121,7 @@ function View() {
       </Head>
       <Run />
       <main className="main" id="main" aria-label={STOP_TITLE[stop]}>
+        <RunningTimers />
         <Notices refusal={refusal} onDismiss={() => setRefusal(null)} />
         <Sheet key={stop} />
       </main>
@@ -121,6 +129,7 @@ function View() {
         <Live />
         <Tray />
       </div>
+      <TimerDialog open={timing} onClose={() => setTiming(false)} />
       <HistoryDialog open={telling} onClose={() => setTelling(false)} />
       {parking && <ParkDialog onClose={() => setParking(false)} />}
       <SumFinder onKeep={(text) => record('note.added', { text })?.reason ?? null} />

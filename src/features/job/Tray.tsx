@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { type Item, lookAlike, specOf, tally, threadMm, twins } from '../../core/ledger';
 import { PartPicture } from '../../ui/PartPicture';
 import { FreePlace, Place, type PlaceLook } from '../../ui/Place';
@@ -62,6 +62,8 @@ export function ItemPicture({
 export function Tray() {
   const { job, stop } = useJob();
   const [open, setOpen] = useState<string | null>(null);
+  // The code on a label opens its thing.
+  useEffect(() => setOpen(new URLSearchParams(window.location.search).get('item')), []);
   const items = job.ledger.items.filter((i) => !i.fresh);
   const homeward = stop === 'close up';
   const off = items.filter((i) => tally(i).off > 0).length;

@@ -8,7 +8,7 @@ import {
   readLine,
   specOf,
 } from '../../core/ledger';
-import { Action } from '../../ui/Action';
+import { Action, Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
 import { NotEqual } from '../../ui/Signs';
 import type { Refused } from '../job/store';
@@ -126,7 +126,16 @@ function Reading({ line, items }: { line: QuickLine; items: Item[] }) {
 }
 
 /** The quick line: one move as a technician jots it, read as it is typed. */
-export function EntryLine({ text, onText }: { text: string; onText(t: string): void }) {
+export function EntryLine({
+  text,
+  onText,
+  beside,
+}: {
+  text: string;
+  onText(t: string): void;
+  /** another action leads, and the line is for what is otherwise */
+  beside: boolean;
+}) {
   const { job, record } = useJob();
   const [wrong, setWrong] = useState<Refused | null>(null);
   const input = useRef<HTMLInputElement>(null);
@@ -168,11 +177,17 @@ export function EntryLine({ text, onText }: { text: string; onText(t: string): v
             enterKeyHint="done"
           />
         </label>
-        <Action type="submit" keyName="Enter">
-          Record
-        </Action>
+        {beside ? (
+          <Second type="submit" keyName="Enter">
+            Record
+          </Second>
+        ) : (
+          <Action type="submit" keyName="Enter">
+            Record
+          </Action>
+        )}
       </div>
-      <Reading line={line} items={items} />
+      {beside && !text.trim() ? <div className="h-2" /> : <Reading line={line} items={items} />}
       {wrong && (
         <div className="px-4 pb-2">
           <Wrong>{wrong.reason}</Wrong>

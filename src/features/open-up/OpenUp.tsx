@@ -5,12 +5,15 @@ import { Flip } from '../../ui/Signs';
 import { useJob } from '../job/use-job';
 import { ByButtons } from './ByButtons';
 import { EntryLine } from './EntryLine';
+import { Follow } from './Follow';
 import { Reach } from './Reach';
+import { useWayIn } from './use-way-in';
 
 /** Opening a unit met for the first time: every move goes down as it is done, and the way back writes itself. */
 export function OpenUp() {
   const { job } = useJob();
   const [text, setText] = useState('');
+  const { way, wrong } = useWayIn();
   const put = (t: string) => {
     setText(t);
     document.querySelector<HTMLElement>('[data-key=entry]')?.focus();
@@ -19,8 +22,9 @@ export function OpenUp() {
   const item = (id: string | undefined) => job.ledger.items.find((i) => i.id === id);
   const flips = moves.filter((m) => m.sideUp).length;
   return (
-    <div className="grid content-start min-h-full grid-rows-[auto_1fr]">
-      <EntryLine text={text} onText={setText} />
+    <div className="grid content-start min-h-full grid-rows-[auto_auto_1fr]">
+      <Follow way={way} wrong={wrong} onOtherwise={put} />
+      <EntryLine text={text} onText={setText} beside={Boolean(way?.steps.length)} />
       <div className="grid grid-cols-[minmax(0,1.05fr)_minmax(0,1.1fr)_minmax(0,.9fr)] max-[1000px]:grid-cols-1 [&>*+*]:border-l [&>*+*]:border-rule">
         <section className="pad" aria-label="Off so far">
           <div className="lead pb-2">
@@ -29,6 +33,11 @@ export function OpenUp() {
               {moves.length} {moves.length === 1 ? 'move' : 'moves'}
               {flips > 0 && `, ${flips} ${flips === 1 ? 'flip' : 'flips'}`}
             </span>
+            {moves.some((m) => m.item) && (
+              <a className="act-2 small" href={`/api/jobs/${job.id}/labels`} target="_blank" rel="noreferrer">
+                Print labels
+              </a>
+            )}
           </div>
           {moves.length === 0 && (
             <p className="note">

@@ -16,6 +16,7 @@ import {
 import { jobReferred, planChosen } from './plan';
 import { partFitted, partRemoved, remedyDone, remedyTried } from './swap';
 import { intakeRecorded, jobParked, jobResumed, noteAdded, photoAdded, referralWeighed } from './take-in';
+import { timerEnded, timerStarted } from './timers';
 import { checkDescribed, checkRecorded, proofRecorded } from './trace';
 
 /** Every kind of event that happens within a job. A new kind is a new entry here and nowhere else. */
@@ -24,6 +25,8 @@ export const EVENT_KINDS = {
   'note.added': noteAdded,
   'referral.weighed': referralWeighed,
   'photo.added': photoAdded,
+  'timer.started': timerStarted,
+  'timer.ended': timerEnded,
   'job.parked': jobParked,
   'job.resumed': jobResumed,
   'check.described': checkDescribed,

@@ -38,14 +38,31 @@ const spec = (state: JobState, id: string) => {
   return i ? specOf(i) : 'a thing';
 };
 
-export const moveRecorded = kind<{ verb: string; text: string; item: ItemDraft | null; sideUp?: string }>({
-  apply(state, move, { id, at }) {
+export const moveRecorded = kind<{
+  verb: string;
+  text: string;
+  item: ItemDraft | null;
+  sideUp?: string;
+  /** move of the unit's recipe that this was */
+  move?: string;
+}>({
+  apply(state, { move: recipe, ...move }, { id, at }) {
+    demand(
+      recipe === undefined || state.map.moves?.some((m) => m.id === recipe),
+      `${recipe} is no move of this unit’s way in`,
+      '/move',
+    );
     const cover = move.item?.kind === 'part' ? coverOf(move.item.name, state.map.access) : undefined;
     if (move.item && (cover || state.ledger.covers.length > 0))
       handsIn(state, cover, move.item.kind === 'plug' ? move.item.name : undefined);
     const ledger = take(state.ledger, { ...move, ...(cover ? { cover } : {}) }, { id, at });
     const early = state.stop === 'take in' || state.stop === 'trace';
-    return { ...state, ledger, stop: early || state.fix ? state.stop : 'open up' };
+    return {
+      ...state,
+      ledger,
+      ...(recipe ? { followed: [...state.followed, recipe] } : {}),
+      stop: early || state.fix ? state.stop : 'open up',
+    };
   },
   says: (p) =>
     p.item

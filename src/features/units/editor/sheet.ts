@@ -20,7 +20,17 @@ export interface Column {
 /** One list of the map as a table. */
 export interface Sheet {
   /** name of the list in the map, and in the path of what is wrong */
-  id: 'elements' | 'feeds' | 'taps' | 'access' | 'functions' | 'hazards' | 'channels' | 'variants' | 'checks';
+  id:
+    | 'elements'
+    | 'feeds'
+    | 'taps'
+    | 'access'
+    | 'functions'
+    | 'hazards'
+    | 'channels'
+    | 'variants'
+    | 'checks'
+    | 'moves';
   title: string;
   note: string;
   empty: string;

@@ -1,0 +1,83 @@
+import { effective, type JobEvent, type JobState } from '../job';
+import { coverOf, holds, type ItemDraft } from '../ledger';
+import type { MapMove } from '../unit';
+
+/** Minutes of a move by what it takes off. Common practice, no source. */
+const MINUTES: Partial<Record<ItemDraft['kind'], number>> = {
+  fastener: 0.25,
+  plug: 0.3,
+  part: 0.5,
+  tie: 0.2,
+  tape: 0.3,
+  media: 0.2,
+};
+const OTHER_MINUTES = 0.5;
+/** A pause longer than this was not the move. */
+const LONGEST_MOVE = 10;
+
+/** What a drive is turned with. */
+export const toolOf = (item: ItemDraft): string | null =>
+  item.kind === 'fastener'
+    ? item.drive
+      ? `${item.drive} driver`
+      : 'driver'
+    : item.kind === 'tie'
+      ? 'side cutter'
+      : null;
+
+function usual(item: ItemDraft): number {
+  const each = MINUTES[item.kind] ?? OTHER_MINUTES;
+  return Number((item.kind === 'fastener' ? each * (item.count ?? 4) : each).toFixed(2));
+}
+
+/** The time since the entry before, when it can have been spent on the move; else what is usual. */
+function spent(at: string, before: string | undefined, item: ItemDraft): number {
+  const took = before ? (Date.parse(at) - Date.parse(before)) / 60_000 : 0;
+  return took >= 0.05 && took <= LONGEST_MOVE ? Number(took.toFixed(2)) : usual(item);
+}
+
+/**
+ * The way in as it was found: one move per entry that took something off before the remedy, each
+ * after the cover it lay under, and a cover after the fasteners that came from it.
+ *
+ * @param state the job
+ * @param events its events
+ * @returns moves in the order they were done, with the minutes they took
+ * @example recipeOf(state, events).map((m) => m.text) // ['4 x M3x8 PH1 lid > cup 1', 'lift lid']
+ */
+export function recipeOf(state: JobState, events: JobEvent[]): MapMove[] {
+  const moves: MapMove[] = [];
+  const froms = new Map<string, string | undefined>();
+  let sideUp: string | null = null;
+  let lifted: string | undefined;
+  let before: string | undefined;
+  for (const e of effective(events)) {
+    if (e.type === 'part.removed' || e.type === 'remedy.done') break;
+    if (e.type === 'move.recorded') {
+      if (e.sideUp) sideUp = e.sideUp;
+      if (e.item) {
+        const id = `m${moves.length + 1}`;
+        const cover = e.item.kind === 'part' ? coverOf(e.item.name, state.map.access) : undefined;
+        const access = state.map.access.find((a) => a.id === cover);
+        const under = lifted ? [lifted] : [];
+        const held = access ? moves.filter((m) => holds(froms.get(m.id), access)).map((m) => m.id) : [];
+        // Where no screw says that it came from this cover, everything since the last one held it.
+        const since = moves.slice(moves.findIndex((m) => m.id === lifted) + 1).map((m) => m.id);
+        const after = [...new Set([...under, ...(cover ? (held.length ? held : since) : [])])];
+        moves.push({
+          id,
+          text: e.text,
+          tool: toolOf(e.item),
+          sideUp,
+          minutes: spent(e.at, before, e.item),
+          ...(after.length ? { after } : {}),
+          ...(access ? { opens: access.id } : {}),
+        });
+        froms.set(id, e.item.from);
+        if (cover) lifted = id;
+      }
+    }
+    before = e.at;
+  }
+  return moves;
+}

@@ -1,0 +1,150 @@
+import { useState } from 'react';
+import { type QuickLine, readLine, specOf } from '../../core/ledger';
+import type { WayIn } from '../../core/recipe';
+import type { MapMove } from '../../core/unit';
+import { Action, Second } from '../../ui/Action';
+import { Wrong } from '../../ui/Field';
+import { Flip, Warn } from '../../ui/Signs';
+import { ItemPicture } from '../job/Tray';
+import { useJob } from '../job/use-job';
+
+const minutes = (m: number) => Number(m.toFixed(m < 10 ? 1 : 0));
+
+/** The words of a move: how many of what, or the line as somebody wrote it. */
+function titleOf({ item, text }: QuickLine): string {
+  if (!item) return text;
+  return item.kind === 'fastener'
+    ? `${item.count ?? 'several'} × ${specOf(item)}`
+    : `${text.split(' > ')[0]}`;
+}
+
+/** Following a way in that somebody found before: the next move, large, and what it takes. */
+export function Follow({
+  way,
+  wrong,
+  onOtherwise,
+}: {
+  way: WayIn | null;
+  wrong: string | null;
+  onOtherwise(text: string): void;
+}) {
+  const { job, record } = useJob();
+  const [refused, setRefused] = useState<string | null>(null);
+  if (wrong)
+    return (
+      <div className="pad border-b border-rule-strong">
+        <Wrong>The way in cannot be followed: {wrong}. Its map says which moves.</Wrong>
+      </div>
+    );
+  const next = way?.steps[0];
+  if (!way || !next) return null;
+  const line = readLine(next.text);
+  const flip = next.sideUp !== null && next.sideUp !== way.sideUp;
+  const done = (e: React.FormEvent) => {
+    e.preventDefault();
+    if (flip) {
+      const turned = record('move.recorded', {
+        verb: 'flip',
+        text: `flip ${next.sideUp}`,
+        item: null,
+        sideUp: next.sideUp as string,
+      });
+      if (turned) return setRefused(turned.reason);
+    }
+    setRefused(
+      record('move.recorded', {
+        verb: line.verb,
+        text: next.text,
+        item: line.item,
+        ...(line.sideUp ? { sideUp: line.sideUp } : {}),
+        move: next.id,
+      })?.reason ?? null,
+    );
+  };
+  const n = job.followed.length + 1;
+  return (
+    <form
+      onSubmit={done}
+      aria-label="Next move"
+      className="grid grid-cols-[minmax(0,1fr)_300px] max-[1000px]:grid-cols-1 border-b border-rule-strong"
+    >
+      <div className="pad grid grid-cols-[84px_minmax(0,1fr)] gap-4 items-start">
+        <div className="text-center">
+          <span className="big text-[56px] leading-[.85] block">{n}</span>
+          <span className="note">of {n + way.steps.length - 1}</span>
+        </div>
+        <div className="grid gap-2">
+          {flip && (
+            <p className="flex gap-2 items-center bg-kraft px-2 py-1">
+              <Flip /> <b>Turn it: {next.sideUp} up</b>
+            </p>
+          )}
+          <h2 className="headline leading-[1.05]">{titleOf(line)}</h2>
+          <p className="flex flex-wrap gap-x-4 gap-y-1 items-center">
+            {line.item && (
+              <span className="max-h-[34px] overflow-hidden" aria-hidden="true">
+                <ItemPicture item={{ ...line.item, count: line.item.count ?? 3 }} />
+              </span>
+            )}
+            <span>
+              <b>{next.tool ?? 'bare hand'}</b>
+            </span>
+            {line.item?.from && <span>from {line.item.from}</span>}
+            {line.item && (
+              <span>into {[line.item.place.kind, line.item.place.label].filter(Boolean).join(' ')}</span>
+            )}
+            <span className="note">about {minutes(next.minutes)} min</span>
+          </p>
+          {next.caution && (
+            <p className="flex gap-2 text-brick font-[600]">
+              <Warn /> {next.caution}
+            </p>
+          )}
+          {refused && <Wrong>{refused}</Wrong>}
+          <div className="flex flex-wrap gap-3 pt-1">
+            <Action type="submit" className="min-h-[64px]!">
+              {line.item ? 'It is off' : 'Done'}
+            </Action>
+            <Second onClick={() => onOtherwise(next.text)}>It is otherwise here</Second>
+          </div>
+        </div>
+      </div>
+      <Ahead way={way} />
+    </form>
+  );
+}
+
+/** What is still to come, what it takes, and the tools to lay out. */
+function Ahead({ way }: { way: WayIn }) {
+  const rest = way.steps.slice(1, 5);
+  const words = (m: MapMove) => titleOf(readLine(m.text));
+  return (
+    <section className="pad border-l border-rule grid gap-2 content-start" aria-label="Still to come">
+      <p>
+        <b className="big text-[22px]">{minutes(way.minutes)} min</b> to go, {way.flips}{' '}
+        {way.flips === 1 ? 'flip' : 'flips'}, {way.toolChanges} {way.toolChanges === 1 ? 'change' : 'changes'}{' '}
+        of tool
+      </p>
+      <p className="note">
+        {way.optimal
+          ? 'No order of these moves is quicker.'
+          : `At least ${minutes(way.lowerBound)} min in any order.`}
+        {way.asFound !== null && ` In the order they were found: ${minutes(way.asFound)} min.`}
+      </p>
+      <p>
+        <b>Lay out:</b> {way.tools.length ? way.tools.join(', ') : 'nothing, it comes by hand'}
+      </p>
+      {rest.length > 0 && (
+        <ol className="text-[14px] list-none grid gap-1 border-t border-rule pt-2">
+          {rest.map((m) => (
+            <li key={m.id}>
+              {words(m)}
+              {m.sideUp && m.sideUp !== way.sideUp && <span className="note"> {m.sideUp} up</span>}
+            </li>
+          ))}
+          {way.steps.length > 5 && <li className="note">and {way.steps.length - 5} more</li>}
+        </ol>
+      )}
+    </section>
+  );
+}
