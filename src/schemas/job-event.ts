@@ -151,6 +151,11 @@ const JOB_EVENTS = [
     source: Source,
   }),
   event('gate.passed', { hazard: Name, reason: Line }),
+  event('holes.placed', {
+    item: Item,
+    points: Type.Array(closed({ x: Type.Number(), y: Type.Number() }), { minItems: 1, maxItems: 60 }),
+    lid: oneOf(['metal', 'plastic'] as const),
+  }),
   event('part.removed', { name: Line, carry: Type.Optional(Type.Array(Line, { maxItems: 20 })) }),
   event('part.fitted', { name: Line, serial: Type.Optional(Line) }),
   event('remedy.done', { note: Type.Optional(Line) }),

@@ -9,7 +9,15 @@ export { ledgerOf } from './ledger-only';
 export { type Lesson, lessonOf, modelOf } from './lesson';
 export { openAccess } from './open';
 export { type RemedyOption, remedyOptions } from './plan-of';
-export { type BeforeAfter, beforeAfter, currentProofs, symptomId, symptomProof } from './proofs';
+export {
+  type BeforeAfter,
+  beforeAfter,
+  currentProofs,
+  type FunctionTried,
+  functionsTried,
+  symptomId,
+  symptomProof,
+} from './proofs';
 export { effective, fold, type JobRecord, judge } from './reduce';
 export { coversNeeded, gatesAhead, offCount, type RunStop, runOf, type StopStatus } from './run';
 export * from './state';

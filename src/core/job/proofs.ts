@@ -58,3 +58,27 @@ export function beforeAfter(state: JobState): BeforeAfter[] {
   }
   return pairs;
 }
+
+/** A function of the unit and its last try since the remedy. */
+export interface FunctionTried {
+  check: MapCheck;
+  name: string;
+  last: ProofRecord | null;
+}
+
+/**
+ * Everything the unit should do, each with its last try since the remedy: mending one thing can break
+ * another.
+ *
+ * @param state a job
+ * @returns functions in the order of the map
+ * @example functionsTried(state).filter((f) => f.last === null).length // how many are still to be tried
+ */
+export function functionsTried(state: JobState): FunctionTried[] {
+  const checks = deriveChecks(state.map);
+  const proofs = currentProofs(state);
+  return state.map.functions.flatMap((f) => {
+    const check = checks.find((c) => c.id === `symptom:${f.id}`);
+    return check ? [{ check, name: f.name, last: proofs.findLast((p) => p.check === check.id) ?? null }] : [];
+  });
+}

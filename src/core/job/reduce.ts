@@ -44,6 +44,7 @@ export function open(e: JobOpened): JobState {
     photos: [],
     followed: [],
     timers: [],
+    holes: {},
   };
 }
 

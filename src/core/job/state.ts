@@ -159,6 +159,13 @@ export interface JobState {
   /** moves of the unit's recipe that were done, by id */
   followed: string[];
   timers: Timer[];
+  /** where the screws of an item sit, by item: millimetres or any one unit, in their numbering */
+  holes: Record<string, Holes>;
+}
+
+export interface Holes {
+  points: { x: number; y: number }[];
+  lid: 'metal' | 'plastic';
 }
 
 /** Something that takes its time by itself: heat, soak, cure, charge, boot. */

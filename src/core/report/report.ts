@@ -1,4 +1,12 @@
-import { answerWords, beforeAfter, effective, type JobEvent, type JobState, type Weighed } from '../job';
+import {
+  answerWords,
+  beforeAfter,
+  effective,
+  functionsTried,
+  type JobEvent,
+  type JobState,
+  type Weighed,
+} from '../job';
 import { placeWords, specOf, tally } from '../ledger';
 import { weighReferral } from '../refer';
 import { deriveChecks, formatReading } from '../unit';
@@ -138,6 +146,18 @@ export function reportOf(state: JobState, events: JobEvent[]): ReportSection[] {
             result: `before ${say(before)}; after ${after ? `${say(after)}${open}` : 'not repeated'}`,
           };
         })
+      : [],
+  );
+  section(
+    'Everything it should do',
+    fix
+      ? functionsTried(state)
+          .filter((f) => f.last)
+          .map(({ name, last }) => ({
+            ...(last ? { at: last.at } : {}),
+            text: name,
+            result: last?.outcome === 'ok' ? 'works' : 'fails',
+          }))
       : [],
   );
   section(

@@ -8,6 +8,7 @@ import { useFocusKept } from '../../ui/use-focus-kept';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 import { Covers } from './Covers';
+import { Lid } from './Lid';
 import { TryItOpen } from './TryItOpen';
 
 /** The way back, written from what was really recorded: the next thing big, the rest below it. */
@@ -141,9 +142,15 @@ function NextStep({ step }: { step: WayBackStep }) {
         fewer={home > 0 ? fewer : undefined}
       />
       {wrong && <Wrong>{wrong.reason}</Wrong>}
+      {screws && item && t && t.taken - t.writtenOff >= FEW && (
+        <Lid key={item.id} item={item} count={t.taken - t.writtenOff} home={home} />
+      )}
     </div>
   );
 }
+
+/** Screws from which on their order is worth drawing. */
+const FEW = 3;
 
 interface ActProps {
   step: WayBackStep;

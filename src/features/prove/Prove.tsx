@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { type BeforeAfter, beforeAfter, symptomProof } from '../../core/job';
-import { formatReading } from '../../core/unit';
+import { type BeforeAfter, beforeAfter, functionsTried, symptomProof } from '../../core/job';
+import { formatReading, type MapCheck } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { Wrong } from '../../ui/Field';
@@ -37,7 +37,9 @@ function ProveSheet() {
   const pairs = beforeAfter(job);
   const firstOpen = pairs.find((p) => !p.after) ?? pairs[0];
   const [picked, setPicked] = useState<string | null>(null);
-  const chosen = pairs.find((p) => p.check.id === picked) ?? firstOpen;
+  const functions = functionsTried(job);
+  const chosen: { check: MapCheck } | undefined =
+    pairs.find((p) => p.check.id === picked) ?? functions.find((f) => f.check.id === picked) ?? firstOpen;
   const [wrong, setWrong] = useState<string | null>(null);
   const proof = symptomProof(job);
   const place = useFocusKept<HTMLDivElement>(`${job.proofs.length} ${chosen?.check.id}`);
@@ -173,6 +175,28 @@ function ProveSheet() {
             </div>
             {wrong && <Wrong>{wrong}</Wrong>}
           </>
+        )}
+        {functions.length > 1 && (
+          <div className="border-t border-rule pt-3">
+            <h3 className="sec pb-1">Everything it should do</h3>
+            <ul className="rows">
+              {functions.map(({ check, name, last }) => (
+                <li key={check.id} className="flex gap-3 items-center">
+                  <span className="flex-1 leading-[1.2]">
+                    {name}
+                    <span
+                      className={`block text-[14px] ${last ? (last.outcome === 'ok' ? 'text-moss' : 'text-ochre font-[600]') : 'text-bark-2'}`}
+                    >
+                      {last ? (last.outcome === 'ok' ? 'works' : 'fails') : 'not tried since'}
+                    </span>
+                  </span>
+                  <Second small aria-label={`Try: ${name}`} onClick={() => setPicked(check.id)}>
+                    Try
+                  </Second>
+                </li>
+              ))}
+            </ul>
+          </div>
         )}
         {pairs
           .filter((p) => p.check.tap?.expect)

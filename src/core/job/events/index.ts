@@ -3,6 +3,7 @@ import { jobHandedOver } from './hand-over';
 import type { EventKind, Meta } from './kind';
 import { gateCleared, gatePassed, powerSet } from './make-safe';
 import {
+  holesPlaced,
   itemAltered,
   itemCounted,
   itemMissed,
@@ -45,6 +46,7 @@ export const EVENT_KINDS = {
   'item.missed': itemMissed,
   'item.stashed': itemStashed,
   'item.altered': itemAltered,
+  'holes.placed': holesPlaced,
   'part.removed': partRemoved,
   'part.fitted': partFitted,
   'remedy.done': remedyDone,

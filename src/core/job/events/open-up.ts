@@ -17,8 +17,9 @@ import {
   writeOff,
 } from '../../ledger';
 import { demand } from '../../refusal';
+import { tighten } from '../../tighten';
 import { openAccess } from '../open';
-import type { JobState } from '../state';
+import type { Holes, JobState } from '../state';
 import { kind } from './kind';
 
 /**
@@ -125,4 +126,20 @@ export const itemStashed = kind<{ item: string; place: Place }>({
 export const itemAltered = kind<{ item: string; what: string }>({
   apply: (state, p) => ({ ...state, ledger: alter(state.ledger, p.item, p.what) }),
   says: (p, state) => `${spec(state, p.item)} altered: ${p.what}`,
+});
+
+/** Where the screws of a lid sit, so that they can be drawn and tightened in order. */
+export const holesPlaced = kind<{ item: string } & Holes>({
+  apply(state, { item: id, points, lid }) {
+    const i = item(state, id);
+    demand(i?.kind === 'fastener', 'only fasteners have holes', '/item');
+    demand(
+      i.count === null || points.length === i.count,
+      `there are ${i.count} of them and ${points.length} holes`,
+      '/points',
+    );
+    tighten({ points: points.map((p, k) => ({ id: String(k + 1), ...p })), lid });
+    return { ...state, holes: { ...state.holes, [id]: { points, lid } } };
+  },
+  says: (p, state) => `Holes of ${spec(state, p.item)} placed`,
 });
