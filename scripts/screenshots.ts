@@ -34,14 +34,24 @@ try {
   await shoot('units');
   await open('/units/new');
   await shoot('describe-a-unit');
+  await open('/units');
+  await page.getByRole('link', { name: 'Map of Hearing-loop amplifier' }).click();
+  await page.locator('.react-flow__node').first().waitFor();
+  await shoot('map');
+  await open('/sums/discharge');
+  await page.getByRole('img', { name: /voltage over time/ }).waitFor();
+  await shoot('bench-sums');
 
   const loop = `/jobs/${id('SP-117')}`;
   await open(`${loop}/take-in`);
   await page.getByRole('radio', { name: /left side of the hall/ }).check();
   await page.getByLabel('What happens instead').fill('Drops out on the left');
   await page.getByRole('radio', { name: 'now and then' }).check();
+  await page.getByRole('radio', { name: /^two loops you see/ }).check();
+  await page.locator('.main').evaluate((m) => m.scrollTo(0, 0));
   await shoot('take-in');
   await page.getByRole('button', { name: /^Record/ }).click();
+  await page.getByLabel('Another check').selectOption({ label: 'Listen at H1' });
   await page.getByRole('button', { name: 'as it should be', exact: true }).click();
   await page.getByLabel('Another check').selectOption({ label: 'Measure at TP5' });
   await page.getByRole('button', { name: /hatch is off now/ }).click();

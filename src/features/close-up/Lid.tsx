@@ -3,7 +3,7 @@ import type { Item } from '../../core/ledger';
 import { Refusal } from '../../core/refusal';
 import { tighten } from '../../core/tighten';
 import { Second } from '../../ui/Action';
-import { Choices, Wrong } from '../../ui/Field';
+import { Choices, TextField, Wrong } from '../../ui/Field';
 import { useJob } from '../job/use-job';
 
 const WIDTH = 320;
@@ -32,12 +32,36 @@ function alongEdge(n: number): Point[] {
   });
 }
 
+/** Reads `0 0, 120 0, …`; null when it is not pairs of numbers. */
+function pairsIn(text: string): Point[] | null {
+  const pairs = text
+    .split(/[,;\n]/)
+    .map((p) => p.trim().split(/\s+/).map(Number))
+    .filter((p) => p.length > 0 && p[0] !== undefined && text.trim() !== '');
+  const whole = pairs.length > 0 && pairs.every((p) => p.length === 2 && p.every(Number.isFinite));
+  return whole ? pairs.map(([x = 0, y = 0]) => ({ x, y })) : null;
+}
+
+/** Millimetres laid into the drawing, in true proportion. */
+function fitted(points: Point[]): Point[] {
+  const xs = points.map((p) => p.x);
+  const ys = points.map((p) => p.y);
+  const [left, top] = [Math.min(...xs), Math.min(...ys)];
+  const scale = Math.min(
+    (WIDTH - 2 * EDGE) / Math.max(Math.max(...xs) - left, 1e-9),
+    (HEIGHT - 2 * EDGE) / Math.max(Math.max(...ys) - top, 1e-9),
+  );
+  const at = (v: number, from: number) => Math.round((EDGE + (v - from) * scale) * 10) / 10;
+  return points.map((p) => ({ x: at(p.x, left), y: at(p.y, top) }));
+}
+
 /** The lid with its screws, the order in which they are tightened, and which one is next. */
 export function Lid({ item, count, home }: { item: Item; count: number; home: number }) {
   const { job, record } = useJob();
   const kept = job.holes[item.id];
   const [tapped, setTapped] = useState<Point[] | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
+  const [typed, setTyped] = useState('');
   const [lid, setLid] = useState<'metal' | 'plastic'>(kept?.lid ?? 'metal');
   const points = tapped ?? (kept?.points.length === count ? kept.points : alongEdge(count));
   const named = useMemo(() => points.map((p, i) => ({ id: String(i + 1), ...p })), [points]);
@@ -83,7 +107,7 @@ export function Lid({ item, count, home }: { item: Item; count: number; home: nu
         </span>
       </div>
       <div className="flex flex-wrap gap-5 items-start">
-        {/* biome-ignore lint/a11y/useKeyWithClickEvents: by keyboard the holes stay along the edge, and the order is the same list beside it */}
+        {/* biome-ignore lint/a11y/useKeyWithClickEvents: by keyboard the holes are typed, in the field beside it */}
         <svg
           viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
           width={WIDTH}
@@ -153,9 +177,32 @@ export function Lid({ item, count, home }: { item: Item; count: number; home: nu
           />
           <span className="flex flex-wrap gap-2">
             {tapped ? (
-              <Second small onClick={() => setTapped(null)}>
-                Leave them
-              </Second>
+              <form
+                className="flex flex-wrap gap-2 items-end"
+                onSubmit={(e) => {
+                  e.preventDefault();
+                  const list = pairsIn(typed);
+                  if (list === null) setWrong('type x and y of each hole in mm: 0 0, 120 0, 120 80, 0 80');
+                  else keep(fitted(list));
+                }}
+              >
+                <TextField
+                  label="or typed, x and y in mm"
+                  value={typed}
+                  onChange={(e) => {
+                    setTyped(e.target.value);
+                    setWrong(null);
+                  }}
+                  placeholder="0 0, 120 0, 120 80, 0 80"
+                  autoComplete="off"
+                />
+                <Second small type="submit">
+                  Place them
+                </Second>
+                <Second small onClick={() => setTapped(null)}>
+                  Leave them
+                </Second>
+              </form>
             ) : (
               <Second small onClick={() => setTapped([])}>
                 Place the holes
