@@ -72,6 +72,9 @@ test('a map is worked on as a drawing and as tables, and kept', async ({ page, d
 
 test('two who work on one map: the second is told, and chooses', async ({ page, browser, demo }) => {
   await openMap(page, demo.url, 'Ticket kiosk');
+  await page.getByRole('button', { name: 'A similar unit from this' }).click();
+  await expect(page.getByRole('heading', { name: 'Ticket kiosk, copy' })).toBeVisible();
+  await alive(page);
   const other = await (await browser.newContext()).newPage();
   await other.goto(page.url());
   await alive(other);

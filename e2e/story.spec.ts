@@ -49,7 +49,7 @@ test('the hearing-loop amplifier, from Take in to Hand over, and onto another Mu
   await page.keyboard.press('Enter');
   await expect(page.getByText('TP5 0.031 V, wanted 0.775 ± 0.1 V')).toBeVisible();
   await page.getByLabel('Another check').selectOption({ label: 'Flex W7 while it runs' });
-  await page.getByRole('button', { name: 'comes and goes' }).click();
+  await page.getByRole('button', { name: 'comes and goes', exact: true }).click();
   await expect(page.getByRole('heading', { name: /Enough known: left ribbon W7, 9\d %/ })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Live now' })).toContainText('Live now');
 

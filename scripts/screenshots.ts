@@ -57,10 +57,11 @@ try {
   await page.getByRole('button', { name: /hatch is off now/ }).click();
   await page.getByLabel('Another check').selectOption({ label: 'Measure at TP5' });
   await page.getByLabel('Reading in V').fill('31m');
+  await page.locator('.main').evaluate((m) => m.scrollTo(0, 0));
   await shoot('trace');
   await page.keyboard.press('Enter');
   await page.getByLabel('Another check').selectOption({ label: 'Flex W7 while it runs' });
-  await page.getByRole('button', { name: 'comes and goes' }).click();
+  await page.getByRole('button', { name: 'comes and goes', exact: true }).click();
   await page.getByRole('button', { name: /^Plan: / }).click();
   await page.getByRole('radio', { name: /Replace W7/ }).check();
   await shoot('plan');
