@@ -15,6 +15,7 @@ async function viewsOf(page: Page, url: string): Promise<string[]> {
     '/units',
     '/units/new',
     '/sums',
+    '/batteries',
     '/sums/discharge',
     '/sums/resistor-read',
     ...STOPS.map((s) => `/jobs/${id('SP-109')}/${slug(s)}`),

@@ -42,6 +42,36 @@ try {
   await page.getByRole('img', { name: /voltage over time/ }).waitFor();
   await shoot('bench-sums');
 
+  await open('/batteries');
+  const old = page.getByRole('region', { name: 'Old battery' });
+  const fresh = page.getByRole('region', { name: 'New battery' });
+  const label = async (where: typeof old, said: Record<string, string>) => {
+    for (const [name, text] of Object.entries(said)) {
+      const field = where.getByLabel(name, { exact: true });
+      if ((await field.evaluate((e) => e.tagName)) === 'SELECT') await field.selectOption(text);
+      else await field.fill(text);
+    }
+  };
+  await label(old, {
+    Chemistry: 'li-ion',
+    Form: 'pouch',
+    'Nominal, V': '3.7',
+    'Full charge, one cell, V': '4.2',
+    'Capacity, as printed, Ah': '900 mAh',
+    'Length, mm': '48',
+    'Width, mm': '30',
+    'Thickness, mm': '5.6',
+    'Contacts, from 1': '+ T −',
+  });
+  await fresh.getByRole('button', { name: 'As the old one' }).click();
+  await label(fresh, {
+    'Capacity, as printed, Ah': '2400 mAh',
+    'Contacts, from 1': '− T +',
+    'Thickness, mm': '5',
+  });
+  await page.locator('.main').evaluate((m) => m.scrollTo(0, 0));
+  await shoot('battery-bench');
+
   const loop = `/jobs/${id('SP-117')}`;
   await open(`${loop}/take-in`);
   await page.getByRole('radio', { name: /left side of the hall/ }).check();

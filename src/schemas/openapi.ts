@@ -77,6 +77,13 @@ const ROUTES: KnownRoute[] = [
     answer: 'MixupsAnswer',
   },
   {
+    path: '/api/compute/fit',
+    method: 'post',
+    summary: 'Whether one battery may take the place of another, line by line',
+    body: 'BatteryFitRequest',
+    answer: 'BatteryFitAnswer',
+  },
+  {
     path: '/api/compute/flat-cable',
     method: 'post',
     summary: 'Whether a flat cable suits its two headers',

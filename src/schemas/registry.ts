@@ -19,6 +19,7 @@ import {
   TraceAnswerSchema,
   TraceRequestSchema,
 } from './compute';
+import { BatteryFitAnswerSchema, BatteryFitRequestSchema } from './fit';
 import {
   FlatCableAnswerSchema,
   FlatCableRequestSchema,
@@ -52,6 +53,7 @@ export const CHECKED = {
   OrderRequest: OrderRequestSchema,
   ScheduleRequest: ScheduleRequestSchema,
   MixupsRequest: MixupsRequestSchema,
+  BatteryFitRequest: BatteryFitRequestSchema,
   FlatCableRequest: FlatCableRequestSchema,
   JumpersRequest: JumpersRequestSchema,
   SettingsDiffRequest: SettingsDiffRequestSchema,
@@ -66,6 +68,7 @@ export const ANSWERS = {
   OrderAnswer: OrderAnswerSchema,
   ScheduleAnswer: ScheduleAnswerSchema,
   MixupsAnswer: MixupsAnswerSchema,
+  BatteryFitAnswer: BatteryFitAnswerSchema,
   FlatCableAnswer: FlatCableAnswerSchema,
   JumpersAnswer: JumpersAnswerSchema,
   SettingsDiffAnswer: SettingsDiffAnswerSchema,

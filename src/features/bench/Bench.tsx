@@ -5,7 +5,7 @@ import { Frame } from '../../ui/Frame';
 import { Head } from '../../ui/Head';
 import { KeysDialog, useKeys } from '../../ui/Keys';
 import { toggleTheme } from '../../ui/ThemeButton';
-import { SumFinder } from '../sums/SumFinder';
+import { SumHost } from '../sums/SumHost';
 import { BenchRun } from './BenchRun';
 import { JobRow } from './JobRow';
 import { NewJob } from './NewJob';
@@ -92,6 +92,7 @@ export function Bench({
         onKeys={() => setKeys(true)}
       >
         <a href="/sums">Sums</a>
+        <a href="/batteries">Batteries</a>
         <a href="/units">Units</a>
       </Head>
       <BenchRun jobs={summaries} />
@@ -117,7 +118,7 @@ export function Bench({
         </div>
       </main>
       <OutOfPlace jobs={summaries} />
-      <SumFinder />
+      <SumHost />
       <KeysDialog open={keys} onClose={() => setKeys(false)} help={HELP} />
     </Frame>
   );

@@ -11,7 +11,7 @@ import { OpenUp } from '../open-up/OpenUp';
 import { PlanStop } from '../plan/PlanStop';
 import { Prove } from '../prove/Prove';
 import { openSum } from '../sums/open-sum';
-import { SumFinder } from '../sums/SumFinder';
+import { SumHost } from '../sums/SumHost';
 import { Swap } from '../swap/Swap';
 import { TakeIn } from '../take-in/TakeIn';
 import { Trace } from '../trace/Trace';
@@ -132,7 +132,7 @@ function View() {
       <TimerDialog open={timing} onClose={() => setTiming(false)} />
       <HistoryDialog open={telling} onClose={() => setTelling(false)} />
       {parking && <ParkDialog onClose={() => setParking(false)} />}
-      <SumFinder onKeep={(text) => record('note.added', { text })?.reason ?? null} />
+      <SumHost onKeep={(text) => record('note.added', { text })?.reason ?? null} />
       <KeysDialog open={keysOpen} onClose={() => setKeysOpen(false)} help={HELP} />
     </Frame>
   );

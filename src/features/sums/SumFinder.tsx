@@ -1,11 +1,9 @@
 import { Command } from 'cmdk';
-import { lazy, Suspense, useEffect, useState } from 'react';
 import { SUM_DRAWERS, SUMS } from '../../core/sums';
 import { Second } from '../../ui/Action';
 import { Dialog } from '../../ui/Dialog';
-import { onSumAsked, type SumAsked } from './open-sum';
-
-const SumCard = lazy(() => import('./SumCard').then((m) => ({ default: m.SumCard })));
+import type { SumAsked } from './open-sum';
+import { SumCard } from './SumCard';
 
 /** Every word typed has to stand in the sum; in its title counts most. */
 function rank(value: string, search: string, keywords: string[] = []): number {
@@ -17,23 +15,20 @@ function rank(value: string, search: string, keywords: string[] = []): number {
 }
 
 /** The cabinet of sums over any view: found by typing, opened from where it is needed. */
-export function SumFinder({ onKeep }: { onKeep?: ((text: string) => string | null) | undefined }) {
-  const [asked, setAsked] = useState<SumAsked | null>(null);
-  useEffect(() => onSumAsked(setAsked), []);
-  useEffect(() => {
-    const key = (e: KeyboardEvent) => {
-      if ((e.ctrlKey || e.metaKey) && e.key.toLowerCase() === 'k') {
-        e.preventDefault();
-        setAsked({});
-      }
-    };
-    window.addEventListener('keydown', key);
-    return () => window.removeEventListener('keydown', key);
-  }, []);
-  const sum = SUMS.find((s) => s.name === asked?.name);
+export function SumFinder({
+  asked,
+  onAsk,
+  onKeep,
+}: {
+  asked: SumAsked;
+  /** another sum, the finder again, or null to put it away */
+  onAsk(asked: SumAsked | null): void;
+  onKeep?: ((text: string) => string | null) | undefined;
+}) {
+  const sum = SUMS.find((s) => s.name === asked.name);
   return (
-    <Dialog open={asked !== null} onClose={() => setAsked(null)} title={sum?.title ?? 'Bench sums'}>
-      {asked && !sum && (
+    <Dialog open onClose={() => onAsk(null)} title={sum?.title ?? 'Bench sums'}>
+      {!sum && (
         <Command label="Find a sum" className="finder" filter={rank}>
           <Command.Input placeholder="current, awg, ferrule, rs-232" className="input" autoFocus />
           <Command.List>
@@ -47,7 +42,7 @@ export function SumFinder({ onKeep }: { onKeep?: ((text: string) => string | nul
                     key={s.name}
                     value={`${s.title} ${s.name}`}
                     keywords={[...(s.also ?? []), s.about]}
-                    onSelect={() => setAsked({ name: s.name })}
+                    onSelect={() => onAsk({ name: s.name })}
                   >
                     <b>{s.title}</b> <span className="note">{s.about}</span>
                   </Command.Item>
@@ -58,14 +53,12 @@ export function SumFinder({ onKeep }: { onKeep?: ((text: string) => string | nul
         </Command>
       )}
       {sum && (
-        <Suspense fallback={<p className="note">Getting it out</p>}>
-          <div className="grid gap-4">
-            <SumCard key={sum.name} sum={sum} begin={asked?.begin} onKeep={onKeep} />
-            <Second small className="justify-self-start" onClick={() => setAsked({})}>
-              Another sum
-            </Second>
-          </div>
-        </Suspense>
+        <div className="grid gap-4">
+          <SumCard key={sum.name} sum={sum} begin={asked.begin} onKeep={onKeep} />
+          <Second small className="justify-self-start" onClick={() => onAsk({})}>
+            Another sum
+          </Second>
+        </div>
       )}
     </Dialog>
   );

@@ -1,4 +1,3 @@
-import Papa from 'papaparse';
 import { lazy, Suspense, useRef, useState } from 'react';
 import { type LoggedSeries, seriesOf } from '../../core/logged';
 import { Refusal } from '../../core/refusal';
@@ -26,6 +25,7 @@ export function FromLog({
     try {
       if (chosen.size > MOST_BYTES)
         throw new Refusal('the file is over 8 MB. Cut the log to the stretch that matters');
+      const { default: Papa } = await import('papaparse');
       const { data } = Papa.parse<string[]>((await chosen.text()).replace(/^\uFEFF/, ''), {
         skipEmptyLines: 'greedy',
       });

@@ -3,7 +3,7 @@ import { Frame } from '../../ui/Frame';
 import { Head } from '../../ui/Head';
 import { KeysDialog, useKeys } from '../../ui/Keys';
 import { toggleTheme } from '../../ui/ThemeButton';
-import { SumFinder } from '../sums/SumFinder';
+import { SumHost } from '../sums/SumHost';
 
 const HELP = [
   { keys: 'B', does: 'bench' },
@@ -46,11 +46,12 @@ export function UnitsFrame({
         onKeys={() => setKeys(true)}
       >
         <a href="/sums">Sums</a>
+        <a href="/batteries">Batteries</a>
         <a href="/units">Units</a>
         <a href="/">Bench</a>
       </Head>
       <main className="main col-start-1! border-l-0!">{children}</main>
-      <SumFinder />
+      <SumHost />
       <KeysDialog open={keys} onClose={() => setKeys(false)} help={HELP} />
     </Frame>
   );

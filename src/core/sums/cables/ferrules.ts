@@ -43,6 +43,7 @@ const STRIP_MORE_MM = 2;
  * @example ferruleFor(1.31).nominalMm2 // 1.5
  */
 export function ferruleFor(areaMm2: number, path = '/areaMm2'): Ferrule & { stripMm: number } {
+  demand(areaMm2 <= 1000, 'over 1000 mm² is no conductor of this trade', path);
   const f = FERRULES.find((x) => x.nominalMm2 >= areaMm2 * (1 - OVER));
   demand(f, `${Number(areaMm2.toPrecision(3))} mm² is over the largest ferrule, 50 mm²`, path);
   return { ...f, stripMm: f.sleeveMm + STRIP_MORE_MM };

@@ -1,0 +1,70 @@
+import { demand } from '../refusal';
+import { asFound, capacity } from './lines/capacity';
+import { chargeClass, chargeCurrent, chemistry, current, packVolts } from './lines/electrical';
+import { guard, lead, plug, polarity } from './lines/plug';
+import { size } from './lines/size';
+import type { BatteryFitRequest, FitLine, FitRule, FitVerdict } from './sheet';
+
+/** Every line of the comparison. A new one is a new entry here and nowhere else. */
+const LINES: FitRule[] = [
+  polarity,
+  chargeClass,
+  packVolts,
+  chemistry,
+  size,
+  capacity,
+  current,
+  guard,
+  plug,
+  lead,
+  chargeCurrent,
+  asFound,
+];
+
+export interface BatteryFitAnswer {
+  lines: FitLine[];
+  /** the worst that decides; what is not known keeps a pass from being one */
+  verdict: FitVerdict;
+  /** everything that has to be done to make it fit */
+  work: string[];
+}
+
+const RANK: FitVerdict[] = ['pass', 'warn', 'fits after work', 'not known', 'fail'];
+/** Lines without which no battery is called fitting. */
+const MUST_KNOW = new Set(['polarity', 'charge voltage', 'pack voltage', 'chemistry', 'size']);
+
+function checked(s: BatteryFitRequest['old'], at: string): void {
+  for (const [name, value] of Object.entries(s))
+    if (typeof value === 'number')
+      demand(Number.isFinite(value) && value > 0, 'type a figure over 0', `${at}/${name}`);
+}
+
+/**
+ * Whether one battery may take the place of another, line by line, each with both figures and the
+ * reason. Polarity and charge-voltage class fail it whatever else passes.
+ *
+ * @param r the two sheets, the bay, the load; mm, V, Ah, A
+ * @returns lines in the order that matters, the verdict and the work it takes
+ * @throws Refusal with the path of a figure that cannot be
+ * @example batteryFit({ old: { contacts: ['+', '-'] }, new: { contacts: ['-', '+'] } }).verdict // 'fail'
+ */
+export function batteryFit(r: BatteryFitRequest): BatteryFitAnswer {
+  checked(r.old, '/old');
+  checked(r.new, '/new');
+  if (r.bay) checked(r.bay, '/bay');
+  for (const name of ['loadAmps', 'chargerAmps'] as const) {
+    const x = r[name];
+    demand(x === undefined || (Number.isFinite(x) && x > 0), 'type a figure over 0', `/${name}`);
+  }
+  const lines = LINES.map((l) => ({ line: l.line, ...l.judge(r) }));
+  const counts = lines.filter((l) => l.verdict !== 'not known' || MUST_KNOW.has(l.line));
+  const verdict = counts.reduce<FitVerdict>(
+    (worst, l) => (RANK.indexOf(l.verdict) > RANK.indexOf(worst) ? l.verdict : worst),
+    'pass',
+  );
+  return {
+    lines,
+    verdict,
+    work: lines.flatMap((l) => (l.verdict === 'fail' && l.line !== 'polarity' ? [] : (l.work ?? []))),
+  };
+}

@@ -1,0 +1,94 @@
+import { bandOf } from '../../sums/cells/kinds';
+import { type BatteryFitRequest, type BatterySheet, type FitRule, figure, unknown } from '../sheet';
+
+const KIND: Record<string, string> = {
+  'li-ion': 'li-ion pouch',
+  LFP: 'LFP',
+  NiMH: 'NiMH',
+  'lead-acid': 'AGM',
+};
+
+/** What the volume of a battery can hold, against what it claims. */
+export interface Credibility {
+  whPerL: number;
+  typical: [number, number];
+  ceiling: number;
+  verdict: 'credible' | 'above typical' | 'not credible';
+  /** what it likely holds, Ah */
+  likely: [number, number];
+}
+
+/**
+ * The claimed capacity of a battery against what its volume can hold.
+ *
+ * @param s its sheet
+ * @returns densities in Wh/L and the likely capacity, or null while size, voltage or claim is not known
+ * @example credibility({ chemistry: 'li-ion', volts: 3.7, ampHours: 1.2, lengthMm: 40, widthMm: 30, thicknessMm: 3.5 })?.verdict // 'not credible'
+ */
+export function credibility(s: BatterySheet): Credibility | null {
+  const { lengthMm, widthMm, thicknessMm, volts, ampHours } = s;
+  if (!lengthMm || !widthMm || !thicknessMm || !volts || !ampHours) return null;
+  const ml = (lengthMm * widthMm * thicknessMm) / 1000;
+  const { typical, ceiling } = bandOf(KIND[s.chemistry ?? 'li-ion'] as string, ml);
+  const whPerL = (volts * ampHours) / (ml / 1000);
+  return {
+    whPerL,
+    typical,
+    ceiling,
+    verdict: whPerL > ceiling ? 'not credible' : whPerL > typical[1] ? 'above typical' : 'credible',
+    likely: [(typical[0] * ml) / 1000 / volts, (typical[1] * ml) / 1000 / volts],
+  };
+}
+
+export const capacity: FitRule = {
+  line: 'capacity',
+  judge({ old, new: fresh }: BatteryFitRequest) {
+    const base = { old: figure(old.ampHours, 'Ah'), new: figure(fresh.ampHours, 'Ah') };
+    const c = credibility(fresh);
+    if (c?.verdict === 'not credible')
+      return {
+        ...base,
+        verdict: 'fail',
+        why: `${figure(fresh.ampHours, 'Ah')} is not credible: this volume holds ${c.likely[0].toFixed(2)} to ${c.likely[1].toFixed(2)} Ah`,
+      };
+    if (old.ampHours === undefined || fresh.ampHours === undefined)
+      return unknown(base.old, base.new, 'read it from the labels');
+    const times = fresh.ampHours / old.ampHours;
+    if (times < 0.9) return { ...base, verdict: 'warn', why: `it runs ${Math.round(100 * times)} % as long` };
+    if (times > 1.3)
+      return {
+        ...base,
+        verdict: 'warn',
+        why: `charges ${times.toFixed(1)} times as long: does the charger stop on time?`,
+      };
+    return {
+      ...base,
+      verdict: c?.verdict === 'above typical' ? 'warn' : 'pass',
+      why:
+        c?.verdict === 'above typical' ? 'more than such a volume usually holds' : 'as it was, near enough',
+    };
+  },
+};
+
+export const asFound: FitRule = {
+  line: 'as found',
+  judge({ old }) {
+    const base = { old: figure(old.ampHours, 'Ah'), new: figure(old.foundAmpHours, 'Ah') };
+    if (old.ampHours === undefined || old.foundAmpHours === undefined)
+      return unknown(`plate ${base.old}`, `found ${base.new}`, 'count the cells that are really in it');
+    const apart = old.foundAmpHours / old.ampHours - 1;
+    return Math.abs(apart) <= 0.05
+      ? {
+          old: `plate ${base.old}`,
+          new: `found ${base.new}`,
+          verdict: 'pass',
+          why: 'what the plate says is in it',
+        }
+      : {
+          old: `plate ${base.old}`,
+          new: `found ${base.new}`,
+          verdict: 'warn',
+          why: `an earlier repair fitted ${apart > 0 ? 'more' : 'less'} than the plate says: go by the plate, and say so`,
+        };
+  },
+};
