@@ -10,7 +10,11 @@ const slug = (s: string) => s.replaceAll(' ', '-');
 async function viewsOf(page: Page, url: string): Promise<string[]> {
   const jobs = (await (await page.request.get(`${url}/api/jobs`)).json()) as { id: string; tag: string }[];
   const id = (tag: string) => jobs.find((j) => j.tag === tag)?.id ?? '';
+  const units = (await (await page.request.get(`${url}/api/units`)).json()) as { id: string; name: string }[];
+  const printer = units.find((u) => u.name === 'Photo-booth printer')?.id;
   return [
+    `/units/${printer}`,
+    `/units/${printer}/plugs`,
     '/',
     '/units',
     '/units/new',

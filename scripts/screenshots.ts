@@ -38,6 +38,11 @@ try {
   await page.getByRole('link', { name: 'Map of Hearing-loop amplifier' }).click();
   await page.locator('.react-flow__node').first().waitFor();
   await shoot('map');
+  await open('/units');
+  await page.getByRole('link', { name: 'Map of Photo-booth printer' }).click();
+  await page.waitForURL(/units\/[0-9A-Z]{26}$/);
+  await open(`${new URL(page.url()).pathname}/plugs`);
+  await shoot('plugs');
   await open('/sums/discharge');
   await page.getByRole('img', { name: /voltage over time/ }).waitFor();
   await shoot('bench-sums');

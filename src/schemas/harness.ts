@@ -17,41 +17,39 @@ const Shape = {
 const MOST = 1000;
 const MOST_CONTACTS = 400;
 
+export const PlugSchema = closed({
+  id: Name,
+  home: Name,
+  ...Shape,
+  wires: Type.Optional(Type.Array(Name, { maxItems: MOST_CONTACTS })),
+  exit: Spot,
+  freeLength: Real,
+  lines: Type.Array(Type.Union([Name, Type.Null()]), { maxItems: MOST_CONTACTS }),
+  bundle: Type.Optional(Name),
+});
+
+export const HeaderSchema = closed({
+  id: Name,
+  ...Shape,
+  open: Type.Boolean(),
+  at: Spot,
+  lines: Type.Array(
+    closed({
+      name: Name,
+      kind: oneOf(LINE_KINDS),
+      volts: Type.Optional(Real),
+      maxVolts: Type.Optional(Real),
+    }),
+    { maxItems: MOST_CONTACTS },
+  ),
+  landmark: Type.Optional(Line),
+  easyToMiss: Type.Optional(Type.Boolean()),
+});
+
 export const MixupsRequestSchema = closed(
   {
-    plugs: Type.Array(
-      closed({
-        id: Name,
-        home: Name,
-        ...Shape,
-        wires: Type.Optional(Type.Array(Name, { maxItems: MOST_CONTACTS })),
-        exit: Spot,
-        freeLength: Real,
-        lines: Type.Array(Type.Union([Name, Type.Null()]), { maxItems: MOST_CONTACTS }),
-        bundle: Type.Optional(Name),
-      }),
-      { maxItems: MOST },
-    ),
-    headers: Type.Array(
-      closed({
-        id: Name,
-        ...Shape,
-        open: Type.Boolean(),
-        at: Spot,
-        lines: Type.Array(
-          closed({
-            name: Name,
-            kind: oneOf(LINE_KINDS),
-            volts: Type.Optional(Real),
-            maxVolts: Type.Optional(Real),
-          }),
-          { maxItems: MOST_CONTACTS },
-        ),
-        landmark: Type.Optional(Line),
-        easyToMiss: Type.Optional(Type.Boolean()),
-      }),
-      { maxItems: MOST },
-    ),
+    plugs: Type.Array(PlugSchema, { maxItems: MOST }),
+    headers: Type.Array(HeaderSchema, { maxItems: MOST }),
   },
   { $id: 'MixupsRequest', title: 'What could be plugged in wrongly' },
 );

@@ -160,6 +160,12 @@ const ROUTES: KnownRoute[] = [
     params: ['id'],
   },
   {
+    path: '/api/units/{id}/labels',
+    method: 'get',
+    summary: 'Labels for the plugs that need one, as a PDF',
+    params: ['id'],
+  },
+  {
     path: '/api/units/import',
     method: 'post',
     summary: 'A new unit from a map file: JSON or zip as the body',

@@ -7,6 +7,7 @@ import {
   REMEDY_KINDS,
   type UnitMap,
 } from '../core/unit';
+import { HeaderSchema, PlugSchema } from './harness';
 import { agrees, closed, Line, Minutes, Name, oneOf, type Says } from './words';
 
 const Needs = Type.Optional(Type.Array(Name, { maxItems: 50 }));
@@ -131,6 +132,8 @@ export const UnitMapSchema = closed(
     variants: Type.Optional(Type.Array(closed({ id: Name, name: Name, tell: Line }), { maxItems: 20 })),
     channels: Type.Optional(Type.Array(closed({ id: Name, name: Name, elements: Ids }), { maxItems: 50 })),
     checks: Type.Optional(Type.Array(OwnCheckSchema, { maxItems: 200 })),
+    headers: Type.Optional(Type.Array(HeaderSchema, { maxItems: 400 })),
+    plugs: Type.Optional(Type.Array(PlugSchema, { maxItems: 400 })),
     moves: Type.Optional(
       Type.Array(
         closed({

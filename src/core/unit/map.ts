@@ -1,3 +1,4 @@
+import type { Header, Plug } from '../mixups';
 import type { Expect, Power, Remedy } from '../trace';
 
 export const ELEMENT_KINDS = [
@@ -212,6 +213,9 @@ export interface UnitMap {
   variants?: Variant[];
   channels?: Channel[];
   checks?: OwnCheck[];
+  /** headers on the boards, and the plugs that go into them */
+  headers?: Header[];
+  plugs?: Plug[];
   /** the way in, once somebody has found it */
   moves?: MapMove[];
   /** kept from imports, not read */

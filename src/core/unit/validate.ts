@@ -1,3 +1,4 @@
+import { checkHarness } from '../mixups';
 import { demand, Refusal } from '../refusal';
 import type { UnitMap } from './map';
 import { mapFor } from './variant';
@@ -100,6 +101,7 @@ function holdsTogether(map: UnitMap): void {
   validateChannels(map, elements);
   validateChecks(map, elements, known);
   validateMoves(map, access);
+  checkHarness({ plugs: map.plugs ?? [], headers: map.headers ?? [] });
 }
 
 /** Signal and power run from source to output: a way back to where it began is named. */

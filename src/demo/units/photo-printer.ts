@@ -1,5 +1,45 @@
+import { type Header, type Plug, readLineText } from '../../core/mixups';
 import type { UnitMap } from '../../core/unit';
 import { battery, board, cable, chain, lamp, measured, motor, powers, seen, setting, supply } from '../build';
+
+const header = (id: string, lines: string, at: { x: number; y: number }, more: Partial<Header>): Header => {
+  const read = readLineText(lines);
+  return {
+    id,
+    family: 'wafer',
+    pitch: 2.5,
+    rows: 1,
+    positions: read.length,
+    key: 'shroud',
+    open: false,
+    at: { ...at, board: 'A2' },
+    lines: read,
+    ...more,
+  };
+};
+const plug = (
+  id: string,
+  home: string,
+  lines: string,
+  wires: string[] | undefined,
+  exit: { x: number; y: number },
+  key: string | null = 'shroud',
+): Plug => {
+  const read = readLineText(lines);
+  return {
+    id,
+    home,
+    family: 'wafer',
+    pitch: 2.5,
+    rows: 1,
+    positions: read.length,
+    key,
+    exit: { ...exit, board: 'A2' },
+    freeLength: 90,
+    lines: read.map((l) => (l.kind === 'nc' ? null : l.name)),
+    ...(wires ? { wires } : {}),
+  };
+};
 
 /** Photo-booth printer of the north arcade: goes dark in the middle of a strip. */
 export const photoPrinter: UnitMap = {
@@ -140,5 +180,29 @@ export const photoPrinter: UnitMap = {
       opens: 'shield plate',
       caution: 'sharp at the lower edge',
     },
+  ],
+  headers: [
+    header('J1', '+24V; GND', { x: 12, y: 8 }, { landmark: 'lower left, by the fuse' }),
+    header('J2', '+24V max 30; GND; LAMP_PWM max 5; nc', { x: 40, y: 8 }, { landmark: 'next to the coil' }),
+    header(
+      'J3',
+      'A+ max 30; A- max 30; B+ max 30; B- max 30',
+      { x: 62, y: 8 },
+      { landmark: 'under the heat sink' },
+    ),
+    header(
+      'J4',
+      '+5V max 5.5; GND; SENSE max 3.6; nc',
+      { x: 62, y: 40 },
+      { landmark: 'between the two relays' },
+    ),
+    header('J6', '+7.2V; GND', { x: 12, y: 60 }, { key: null, landmark: 'upper left, red dot' }),
+  ],
+  plugs: [
+    plug('W1', 'J1', '+24V; GND', ['RD', 'BK'], { x: 12, y: 8 }),
+    plug('W5', 'J2', '+24V max 30; GND; LAMP_PWM max 5; nc', ['RD', 'BK', 'YE'], { x: 40, y: 8 }),
+    plug('W2', 'J3', 'A+ max 30; A- max 30; B+ max 30; B- max 30', ['GN', 'WH', 'RD', 'BU'], { x: 62, y: 8 }),
+    plug('W3', 'J4', '+5V max 5.5; GND; SENSE max 3.6; nc', undefined, { x: 62, y: 40 }),
+    plug('W6', 'J6', '+7.2V; GND', undefined, { x: 12, y: 60 }, null),
   ],
 };

@@ -7,6 +7,7 @@ import { TickBox } from '../../ui/Signs';
 import { useFocusKept } from '../../ui/use-focus-kept';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
+import { usePlug } from '../job/use-plug';
 import { Covers } from './Covers';
 import { Lid } from './Lid';
 import { TryItOpen } from './TryItOpen';
@@ -93,6 +94,7 @@ function NextStep({ step }: { step: WayBackStep }) {
   const [wrong, setWrong] = useState<Refused | null>(null);
   const { item } = step;
   const t = item ? tally(item) : null;
+  const plug = usePlug(item?.kind === 'plug' ? item.name : undefined);
   const screws = step.kind === 'return' && item?.kind === 'fastener' && (t?.taken ?? 0) > 1;
   const back = useCallback(
     (n: number) =>
@@ -131,6 +133,14 @@ function NextStep({ step }: { step: WayBackStep }) {
           {item?.altered && <p className="text-ochre">Altered: {item.altered}</p>}
         </div>
       </div>
+      {plug && (
+        <p className="border-l-4 border-slate-fill bg-slate-wash px-3 py-2">
+          It goes to <b>{plug.home}</b>
+          {plug.landmark && `, ${plug.landmark}`}. {plug.mark && 'Contact 1 to the dot, '}
+          {plug.contacts} of {plug.contacts} seated, latch down, a tug.
+          {plug.worst && <span className="block text-[14px] text-brick font-[600]">{plug.worst}.</span>}
+        </p>
+      )}
       {step.kind === 'return' && item?.kind === 'tape' && (
         <p className="note">Old tape rarely sticks again: write it off from the tray and name the new one.</p>
       )}

@@ -10,10 +10,11 @@ import {
 } from '../../core/ledger';
 import { Action, Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
-import { NotEqual } from '../../ui/Signs';
+import { NotEqual, Warn } from '../../ui/Signs';
 import type { Refused } from '../job/store';
 import { ItemPicture } from '../job/Tray';
 import { useJob } from '../job/use-job';
+import { usePlug } from '../job/use-plug';
 
 /** The next cup that holds nothing. */
 export function freeCup(items: Item[]): Place {
@@ -141,6 +142,7 @@ export function EntryLine({
   const input = useRef<HTMLInputElement>(null);
   const { items } = job.ledger;
   const line = useMemo(() => readLine(text, freeCup(items)), [text, items]);
+  const known = usePlug(line.item?.kind === 'plug' ? line.item.name : undefined);
   const submit = (e: React.FormEvent) => {
     e.preventDefault();
     if (!line.item && !line.sideUp) {
@@ -188,6 +190,20 @@ export function EntryLine({
         )}
       </div>
       {beside && !text.trim() ? <div className="h-2" /> : <Reading line={line} items={items} />}
+      {known && (known.label || known.mark) && (
+        <p className="px-4 pb-2 flex gap-2 text-ochre font-[600]">
+          <Warn />
+          <span>
+            {[
+              known.label && `Label it ${line.item?.name} first`,
+              known.mark && 'dot contact 1 on plug and board',
+            ]
+              .filter(Boolean)
+              .join(', and ')}
+            . <span className="font-[400] text-bark">{known.worst}.</span>
+          </span>
+        </p>
+      )}
       {wrong && (
         <div className="px-4 pb-2">
           <Wrong>{wrong.reason}</Wrong>

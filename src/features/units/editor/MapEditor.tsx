@@ -13,7 +13,7 @@ import { UnitsFrame } from '../UnitsFrame';
 import { EditTable } from './EditTable';
 import { Learned, type LearnedRow } from './Learned';
 import type { Sheet } from './sheet';
-import { SHEETS } from './sheets';
+import { SHEETS } from './sheets/index';
 import { useDraft } from './use-draft';
 
 /** The drawing board is fetched when the page is alive. */
@@ -118,6 +118,9 @@ export function MapEditor({ unit, learned }: { unit: EditedUnit; learned: Learne
         <Second small onClick={copy} disabled={busy !== '' || d.wrong !== null}>
           A similar unit from this
         </Second>
+        <a className="act-2 small" href={`/units/${unit.id}/plugs`}>
+          Plugs
+        </a>
         <a className="act-2 small" href={`/api/units/${unit.id}/map`} download>
           As JSON
         </a>

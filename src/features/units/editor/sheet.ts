@@ -30,7 +30,9 @@ export interface Sheet {
     | 'channels'
     | 'variants'
     | 'checks'
-    | 'moves';
+    | 'moves'
+    | 'headers'
+    | 'plugs';
   title: string;
   note: string;
   empty: string;

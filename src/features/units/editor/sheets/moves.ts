@@ -1,0 +1,116 @@
+import { Refusal } from '../../../../core/refusal';
+import { idsIn, names, numberIn, onlyIn, put, type Sheet, text, withoutRow, withRow } from '../sheet';
+
+export const moves: Sheet = {
+  id: 'moves',
+  title: 'Way in',
+  note: 'The moves that open it, as on the entry line. A job writes them itself: keep them at Hand over. Groups of another way in are written as: m1 m2 or m5.',
+  empty: 'Nobody has kept a way in yet. Record one on the bench, or write it here.',
+  count: (map) => map.moves?.length ?? 0,
+  called: (map, i) => map.moves?.[i]?.id ?? '',
+  add: (map) => {
+    const taken = (map.moves ?? []).map((m) => m.id);
+    let n = taken.length + 1;
+    while (taken.includes(`m${n}`)) n++;
+    return {
+      ...map,
+      moves: [
+        ...(map.moves ?? []),
+        { id: `m${n}`, text: '4 x M3x8 PH1 cover > cup 1', tool: 'PH1 driver', sideUp: null, minutes: 1 },
+      ],
+    };
+  },
+  remove: (map, i) => {
+    const gone = map.moves?.[i]?.id;
+    const left = withoutRow(map, 'moves', i);
+    return {
+      ...left,
+      moves: (left.moves ?? []).map((m) => {
+        const rest = m.after
+          ? put(
+              m,
+              'after',
+              m.after.filter((id) => id !== gone),
+            )
+          : m;
+        return rest.afterAny
+          ? put(
+              rest,
+              'afterAny',
+              rest.afterAny.filter((g) => !g.includes(gone ?? '')),
+            )
+          : rest;
+      }),
+    };
+  },
+  columns: [
+    text('moves', 'id', 'Mark', {
+      kind: 'mono',
+      width: 76,
+      write: (map, i, typed) => {
+        const from = map.moves?.[i]?.id;
+        const to = typed.trim();
+        if (!to) throw new Refusal('give the move a mark, such as m1');
+        const one = (id: string) => (id === from ? to : id);
+        return {
+          ...map,
+          moves: (map.moves ?? []).map((m, k) => ({
+            ...m,
+            id: k === i ? to : m.id,
+            ...(m.after ? { after: m.after.map(one) } : {}),
+            ...(m.afterAny ? { afterAny: m.afterAny.map((g) => g.map(one)) } : {}),
+          })),
+        };
+      },
+    }),
+    text('moves', 'text', 'Move', { kind: 'mono', width: 380 }),
+    text('moves', 'tool', 'Tool', {
+      width: 150,
+      write: (map, i, typed) => withRow(map, 'moves', i, (m) => ({ ...m, tool: typed.trim() || null })),
+    }),
+    text('moves', 'sideUp', 'Side up', {
+      width: 110,
+      write: (map, i, typed) => withRow(map, 'moves', i, (m) => ({ ...m, sideUp: typed.trim() || null })),
+    }),
+    {
+      head: 'Minutes',
+      kind: 'number',
+      width: 84,
+      read: (map, i) => String(map.moves?.[i]?.minutes ?? ''),
+      write: (map, i, typed) =>
+        withRow(map, 'moves', i, (m) => ({ ...m, minutes: numberIn(typed, 'minutes') })),
+    },
+    names('moves', 'after', 'After', idsIn, { width: 140 }),
+    {
+      head: 'or after one of',
+      kind: 'ids',
+      width: 170,
+      read: (map, i) => (map.moves?.[i]?.afterAny ?? []).map((g) => g.join(' ')).join(' or '),
+      write: (map, i, typed) =>
+        withRow(map, 'moves', i, (m) =>
+          put(
+            m,
+            'afterAny',
+            typed
+              .split(/\bor\b/)
+              .map(idsIn)
+              .filter((g) => g.length > 0),
+          ),
+        ),
+    },
+    text('moves', 'opens', 'Opens', {
+      kind: 'choice',
+      width: 150,
+      options: (map) => [
+        { value: '', words: 'nothing' },
+        ...map.access.map((a) => ({ value: a.id, words: a.name })),
+      ],
+      write: (map, i, typed) => withRow(map, 'moves', i, (m) => put(m, 'opens', typed)),
+    }),
+    text('moves', 'caution', 'Caution', {
+      width: 240,
+      write: (map, i, typed) => withRow(map, 'moves', i, (m) => put(m, 'caution', typed)),
+    }),
+    onlyIn('moves'),
+  ],
+};
