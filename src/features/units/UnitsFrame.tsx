@@ -38,7 +38,7 @@ export function UnitsFrame({
   );
   useKeys(bindings);
   return (
-    <Frame className="grid-cols-[minmax(0,1fr)]!">
+    <Frame className="alone">
       <Head
         tag={<span className="tag mono">{tag}</span>}
         title={title}
@@ -50,7 +50,7 @@ export function UnitsFrame({
         <a href="/units">Units</a>
         <a href="/">Bench</a>
       </Head>
-      <main className="main col-start-1! border-l-0!">{children}</main>
+      <main className="main">{children}</main>
       <SumHost />
       <KeysDialog open={keys} onClose={() => setKeys(false)} help={HELP} />
     </Frame>
