@@ -99,3 +99,19 @@ test('what the line does not understand is kept and marked, never dropped', asyn
   await page.keyboard.press('Enter');
   await expect(page.getByText('Say what came off, such as: unplug J7')).toBeVisible();
 });
+
+test('a screw found on the floor is matched to where it is missing', async ({ page }) => {
+  await line(page, '4 x M3x8 PH1 plinth > cup 1');
+  await line(page, '3 x M3x8 T10 hinge > cup 2');
+  await place(page, /cup 2: 3 off/).click();
+  await dialog(page).getByLabel('How many').fill('1');
+  await dialog(page).getByRole('button', { name: 'Cannot be found' }).click();
+  await page.getByRole('button', { name: 'A screw was found' }).click();
+  await dialog(page).getByLabel('What it is').fill('M5x30');
+  await expect(dialog(page).getByText('Nothing like it came off this unit')).toBeVisible();
+  await dialog(page).getByLabel('What it is').fill('M3x8');
+  const first = dialog(page).getByRole('listitem').first();
+  await expect(first).toContainText('hinge');
+  await first.getByRole('button', { name: 'It is this one' }).click();
+  await expect(place(page, /cup 2: 3 off/)).toBeVisible();
+});

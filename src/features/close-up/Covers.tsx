@@ -3,6 +3,7 @@ import { closeRefusals } from '../../core/ledger';
 import { Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
 import { TickBox } from '../../ui/Signs';
+import { FoundScrew } from '../job/FoundScrew';
 import { useJob } from '../job/use-job';
 
 const SHOWN = 3;
@@ -18,7 +19,10 @@ export function Covers() {
   };
   return (
     <section className="pad border-t border-rule-strong" aria-label="Covers">
-      <h3 className="sec pb-2">Covers</h3>
+      <div className="lead pb-2">
+        <h3 className="sec">Covers</h3>
+        <FoundScrew />
+      </div>
       <ul className="rows">
         {job.ledger.covers.map((c) => {
           const reasons = c.state === 'final' ? [] : closeRefusals(job.ledger, c.id);

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { placeWords, specOf, tally } from '../../core/ledger';
 import { Clock } from '../../ui/Clock';
 import { Flip } from '../../ui/Signs';
+import { FoundScrew } from '../job/FoundScrew';
 import { useJob } from '../job/use-job';
 import { ByButtons } from './ByButtons';
 import { EntryLine } from './EntryLine';
@@ -33,6 +34,7 @@ export function OpenUp() {
               {moves.length} {moves.length === 1 ? 'move' : 'moves'}
               {flips > 0 && `, ${flips} ${flips === 1 ? 'flip' : 'flips'}`}
             </span>
+            <FoundScrew />
             {moves.some((m) => m.item) && (
               <a className="act-2 small" href={`/api/jobs/${job.id}/labels`} target="_blank" rel="noreferrer">
                 Print labels
