@@ -159,6 +159,63 @@ describe('labels', () => {
   });
 });
 
+describe('labels do what they are for', () => {
+  const lines = fc.array(
+    fc.constantFrom<HeaderLine>(sup(12), sup(5, '+5V', 5.5), gnd, sig('A'), sig('B', 5), {
+      name: 'nc',
+      kind: 'nc',
+    }),
+    { minLength: 2, maxLength: 4 },
+  );
+  const harness = fc.array(
+    fc.record({
+      lines,
+      key: fc.constantFrom(null, 'k', 'x'),
+      open: fc.boolean(),
+      x: fc.integer({ min: 0, max: 120 }),
+    }),
+    { minLength: 1, maxLength: 7 },
+  );
+  const built = (list: { lines: HeaderLine[]; key: string | null; open: boolean; x: number }[]) => {
+    const headers = list.map((h, i) =>
+      header(`J${i}`, h.lines, { key: h.key, open: h.open, at: { x: h.x, y: 0, board: 'main' } }),
+    );
+    return {
+      headers,
+      plugs: headers.map((h, i) => plug(`P${i}`, h, { exit: h.at, freeLength: 40 * (i % 3) })),
+    };
+  };
+  it('once the labelled ones carry their own mark, nothing harmful is left to be mistaken', () => {
+    fc.assert(
+      fc.property(harness, (list) => {
+        const { plugs, headers } = built(list);
+        const { labels } = mixups({ plugs, headers });
+        // A label is a colour of its own on plug and header; whoever has none keeps what tells it from those.
+        const marked = (id: string) => labels.includes(id);
+        const after = mixups({
+          plugs: plugs.map((p) => ({ ...p, colour: marked(p.id) ? p.id : 'plain' })),
+          headers: headers.map((h, i) => ({ ...h, colour: marked(`P${i}`) ? `P${i}` : 'plain' })),
+        });
+        expect(after.labels.filter((l) => !marked(l))).toEqual([]);
+      }),
+    );
+  });
+  it('every risk is of a plug that really goes in, its severity agrees with its effect, and worst is first', () => {
+    fc.assert(
+      fc.property(harness, (list) => {
+        const { risks } = mixups(built(list));
+        const order = risks.map((r) => r.severity);
+        expect(order).toEqual([...order].sort((a, b) => b - a));
+        for (const r of risks) {
+          expect(r.why).toBeTruthy();
+          expect(r.effect === 'nothing changes').toBe(r.severity === 0);
+          if (r.how !== 'wrong header') expect(r.header).toBe(`J${r.plug.slice(1)}`);
+        }
+      }),
+    );
+  });
+});
+
 describe('the least cover', () => {
   it('is what a solver package finds on random graphs', async () => {
     // Outside check: HiGHS, minimum weighted vertex cover as a mixed integer program.
