@@ -178,6 +178,7 @@ function checkMinutes(
   power: string | undefined,
   id: string,
   deep: number,
+  telling: string[],
 ): number {
   const c = r.checks.find((x) => x.id === id);
   if (!c) throw new Error(id);
@@ -193,8 +194,8 @@ function checkMinutes(
     const then = normal(seen);
     let value = repairNow(r, then, after);
     if (deep > 1)
-      for (const d of r.checks)
-        value = Math.min(value, checkMinutes(r, then, after, c.power ?? power, d.id, 1));
+      for (const d of telling)
+        value = Math.min(value, checkMinutes(r, then, after, c.power ?? power, d, 1, telling));
     minutes += p * value;
   }
   return minutes;
@@ -205,11 +206,26 @@ export function naive(r: TraceRequest) {
   const sets = believe(r);
   const open = new Set(r.opened ?? []);
   const entropy = (p: number) => (p > 0 ? -p * Math.log2(p) : 0);
+  const bits = new Map(
+    r.checks.map((c) => {
+      let h = 0;
+      for (const a of answersOf(r, c.id)) {
+        const p = sets.reduce((x, s) => x + s.w * pAnswer(r, c.id, a, s.set), 0);
+        h += entropy(p) - sets.reduce((x, s) => x + s.w * entropy(pAnswer(r, c.id, a, s.set)), 0);
+      }
+      return [c.id, h];
+    }),
+  );
+  // A check that tells nothing is legal and may be left out: it is no step of any plan either.
+  const telling = r.checks.map((c) => c.id).filter((id) => (bits.get(id) as number) > 1e-12);
   return {
     belief: r.elements.map((e) => marginal(sets, e.id)),
     repairNowMinutes: repairNow(r, sets, open),
     checks: new Map(
-      r.checks.map((c) => [c.id, checkMinutes(r, sets, open, r.power?.now, c.id, r.options?.lookahead ?? 1)]),
+      r.checks.map((c) => [
+        c.id,
+        checkMinutes(r, sets, open, r.power?.now, c.id, r.options?.lookahead ?? 1, telling),
+      ]),
     ),
     repairs: new Map(
       r.elements.map((e) => {
@@ -220,15 +236,6 @@ export function naive(r: TraceRequest) {
         ];
       }),
     ),
-    bits: new Map(
-      r.checks.map((c) => {
-        let h = 0;
-        for (const a of answersOf(r, c.id)) {
-          const p = sets.reduce((x, s) => x + s.w * pAnswer(r, c.id, a, s.set), 0);
-          h += entropy(p) - sets.reduce((x, s) => x + s.w * entropy(pAnswer(r, c.id, a, s.set)), 0);
-        }
-        return [c.id, h];
-      }),
-    ),
+    bits,
   };
 }
