@@ -88,6 +88,19 @@ test('two who work on one map: the second is told, and chooses', async ({ page, 
   await page.getByRole('button', { name: 'Keep mine over theirs' }).click();
   await expect(page.getByText('kept as version 3')).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Ticket kiosk, mine' })).toBeVisible();
+
+  // What is left unsaved remembers the version it was begun from, even after a reload.
+  await page.getByLabel('Model').fill('TK-9');
+  await other.reload();
+  await alive(other);
+  await other.getByLabel('Maker').fill('Hapstock');
+  await other.getByRole('button', { name: 'Keep this map' }).click();
+  await expect(other.getByText('kept as version 4')).toBeVisible();
+  await page.reload();
+  await alive(page);
+  await expect(page.getByLabel('Model')).toHaveValue('TK-9');
+  await page.getByRole('button', { name: 'Keep this map' }).click();
+  await expect(page.getByText(/somebody saved this unit as version 4/)).toBeVisible();
   await other.context().close();
 });
 

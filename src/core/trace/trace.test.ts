@@ -6,7 +6,7 @@ import { naive } from './naive.test.reference';
 import type { TraceRequest } from './types';
 
 const near = (a: number, b: number) =>
-  expect(Math.abs(a - b)).toBeLessThanOrEqual(1e-7 * Math.max(1, Math.abs(a), Math.abs(b)));
+  expect(Math.abs(a - b)).toBeLessThanOrEqual(1e-9 * Math.max(1, Math.abs(a), Math.abs(b)));
 
 const unit = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const request = (pairs: boolean, lookahead: 1 | 2): fc.Arbitrary<TraceRequest> =>

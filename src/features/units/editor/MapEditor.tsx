@@ -28,9 +28,12 @@ export interface EditedUnit {
 
 /** The map of a unit, worked on as a drawing and as tables. */
 export function MapEditor({ unit, learned }: { unit: EditedUnit; learned: LearnedRow[] }) {
-  const [version, setVersion] = useState(unit.version);
-  const d = useDraft(`mulch-map-${unit.id}`, { map: unit.map, place: unit.place });
-  const { map, place } = d.draft;
+  const d = useDraft(`mulch-map-${unit.id}`, {
+    map: unit.map,
+    place: unit.place,
+    version: unit.version,
+  });
+  const { map, place, version } = d.draft;
   const [open, setOpen] = useState<Sheet['id']>('elements');
   const [chosen, setChosen] = useState<string | null>(null);
   const [alive, setAlive] = useState(false);
@@ -46,7 +49,7 @@ export function MapEditor({ unit, learned }: { unit: EditedUnit; learned: Learne
   const put = (next: UnitMap, at = '') => {
     setRefusal(null);
     setSaved('');
-    d.change({ map: next, place }, at);
+    d.change({ map: next, place, version }, at);
   };
   const attempt = (work: () => UnitMap) => {
     try {
@@ -65,8 +68,7 @@ export function MapEditor({ unit, learned }: { unit: EditedUnit; learned: Learne
       ...(place.trim() ? { place: place.trim() } : {}),
     });
     if (sent.ok) {
-      setVersion(sent.data.version);
-      d.restart({ map, place });
+      d.restart({ map, place, version: sent.data.version });
       setTheirs(null);
       setFailure(null);
       setSaved(`kept as version ${sent.data.version}`);
@@ -128,7 +130,10 @@ export function MapEditor({ unit, learned }: { unit: EditedUnit; learned: Learne
           As tables
         </a>
         {d.found && (
-          <Second small onClick={() => d.restart({ map: unit.map, place: unit.place })}>
+          <Second
+            small
+            onClick={() => d.restart({ map: unit.map, place: unit.place, version: unit.version })}
+          >
             Drop what was left unsaved
           </Second>
         )}
@@ -153,8 +158,7 @@ export function MapEditor({ unit, learned }: { unit: EditedUnit; learned: Learne
               <Second
                 small
                 onClick={() => {
-                  setVersion(theirs.version);
-                  d.restart({ map: theirs.map, place: theirs.place });
+                  d.restart({ map: theirs.map, place: theirs.place, version: theirs.version });
                   setTheirs(null);
                   setFailure(null);
                 }}
@@ -182,7 +186,7 @@ export function MapEditor({ unit, learned }: { unit: EditedUnit; learned: Learne
         <TextField
           label="Where it stands"
           value={place}
-          onChange={(e) => d.change({ map, place: e.target.value }, 'place')}
+          onChange={(e) => d.change({ map, place: e.target.value, version }, 'place')}
           autoComplete="off"
         />
       </div>

@@ -6,6 +6,8 @@ import type { Failure } from '../send';
 interface Draft {
   map: UnitMap;
   place: string;
+  /** version it was begun from: who saved in between is found out, after a reload too */
+  version: number;
 }
 
 interface Past {
