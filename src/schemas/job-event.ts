@@ -1,10 +1,10 @@
 import { type TSchema, Type } from '@sinclair/typebox';
 import { SOURCES } from '../core/hazard';
-import { type JobEvent, PATTERNS } from '../core/job';
+import { CABLE_MODES, type JobEvent, PATTERNS } from '../core/job';
 import { BACK_STATES, ITEM_KINDS, OFF_STATES, PLACE_KINDS, UNDONE_BY } from '../core/ledger';
 import { COMPETENCES } from '../core/refer';
-import { HAZARD_KINDS } from '../core/unit';
-import { OwnCheckSchema, UnitMapSchema } from './unit-map';
+import { FIRST_LEADS, HAZARD_KINDS } from '../core/unit';
+import { FaceSchema, OwnCheckSchema, UnitMapSchema, WayBackNote } from './unit-map';
 import {
   agrees,
   Chance,
@@ -126,6 +126,21 @@ const JOB_EVENTS = [
     caption: Line,
     width: Type.Integer({ minimum: 1, maximum: 20_000 }),
     height: Type.Integer({ minimum: 1, maximum: 20_000 }),
+    after: Type.Optional(Ulid),
+  }),
+  event('face.added', { face: FaceSchema }),
+  event('pin.placed', {
+    face: Type.Optional(Name),
+    photo: Type.Optional(Ulid),
+    x: Type.Number(),
+    y: Type.Number(),
+    on: Name,
+    item: Type.Optional(Item),
+  }),
+  event('pin.removed', {
+    face: Type.Optional(Name),
+    photo: Type.Optional(Ulid),
+    pin: Type.Integer({ minimum: 0, maximum: 200 }),
   }),
   event('check.described', { check: OwnCheckSchema }),
   event('note.added', { text: Text }),
@@ -151,13 +166,43 @@ const JOB_EVENTS = [
     source: Source,
   }),
   event('gate.passed', { hazard: Name, reason: Line }),
+  event('power-down.done', { step: Name }),
+  event('power-down.passed', { reason: Line }),
+  event('charge.read', {
+    hazard: Name,
+    volts: Type.Optional(Type.Number()),
+    percent: Type.Optional(Type.Number()),
+    source: Source,
+  }),
+  event('lead-rule.chosen', { rule: oneOf([...FIRST_LEADS, 'no rule'] as const) }),
+  event('length.checked', { item: Item, measuredMm: Type.Number() }),
+  event('way-back.noted', { item: Item, ...WayBackNote.properties }),
+  event('unit.entered', { name: Name, goal: Line }),
+  event('unit.left', { as: oneOf(['whole', 'open'] as const) }),
+  event('preparation.ticked', { line: Name, note: Type.Optional(Line) }),
+  event('cables.chosen', { mode: oneOf(CABLE_MODES) }),
+  event('plug.moved', { plug: Name, how: Line }),
+  event('party.told', { party: Name, how: Line }),
+  event('proving.ticked', {
+    line: Name,
+    outcome: oneOf(['ok', 'bad'] as const),
+    reading: Type.Optional(Type.Number()),
+    note: Type.Optional(Line),
+  }),
+  event('soak.started', { minutes: Type.Number(), everyMinutes: Type.Number() }),
+  event('soak.ended', {}),
   event('holes.placed', {
     item: Item,
     points: Type.Array(closed({ x: Type.Number(), y: Type.Number() }), { minItems: 1, maxItems: 60 }),
     lid: oneOf(['metal', 'plastic'] as const),
   }),
-  event('part.removed', { name: Line, carry: Type.Optional(Type.Array(Line, { maxItems: 20 })) }),
-  event('part.fitted', { name: Line, serial: Type.Optional(Line) }),
+  event('part.removed', {
+    name: Line,
+    carry: Type.Optional(Type.Array(Line, { maxItems: 20 })),
+    serial: Type.Optional(Line),
+    dateCode: Type.Optional(Line),
+  }),
+  event('part.fitted', { name: Line, serial: Type.Optional(Line), dateCode: Type.Optional(Line) }),
   event('remedy.done', { note: Type.Optional(Line) }),
   event('remedy.tried', {}),
   event('proof.recorded', answer),

@@ -1,10 +1,15 @@
 import { Type } from '@sinclair/typebox';
 import {
   ELEMENT_KINDS,
+  type Face,
+  FIRST_LEADS,
   HAZARD_KINDS,
   type Hazard,
+  MOVE_WORKS,
   type OwnCheck,
   REMEDY_KINDS,
+  SHAPE_KINDS,
+  TELL_MUSTS,
   type UnitMap,
 } from '../core/unit';
 import { HeaderSchema, PlugSchema } from './harness';
@@ -105,7 +110,51 @@ export const HazardSchema = closed({
     unplugs: Type.Optional(Name),
     caution: Line,
   }),
+  charge: Type.Optional(
+    closed({
+      maxPercent: Type.Number({ minimum: 0, maximum: 100 }),
+      chemistry: Name,
+      series: Type.Integer({ minimum: 1, maximum: 400 }),
+    }),
+  ),
   ...OnlyIn,
+});
+
+const Real = Type.Number();
+const Long = Type.Number({ exclusiveMinimum: 0, maximum: 10_000 });
+
+export const FaceSchema = closed({
+  id: Name,
+  name: Name,
+  width: Long,
+  height: Long,
+  under: Type.Optional(Name),
+  photo: Type.Optional(Type.String({ pattern: '^[0-9a-f]{64}$' })),
+  shapes: Type.Optional(
+    Type.Array(
+      closed({
+        kind: oneOf(SHAPE_KINDS),
+        x: Real,
+        y: Real,
+        w: Type.Optional(Long),
+        h: Type.Optional(Long),
+        text: Type.Optional(Name),
+        of: Type.Optional(Name),
+        thread: Type.Optional(Name),
+        longestMm: Type.Optional(Long),
+      }),
+      { maxItems: 400 },
+    ),
+  ),
+  pins: Type.Optional(Type.Array(closed({ x: Real, y: Real, on: Name }), { maxItems: 200 })),
+  ...OnlyIn,
+});
+
+export const WayBackNote = closed({
+  note: Type.Optional(Line),
+  fresh: Type.Optional(Type.Boolean()),
+  torqueNm: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 1000 })),
+  cureMinutes: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 100_000 })),
 });
 
 export const UnitMapSchema = closed(
@@ -146,10 +195,23 @@ export const UnitMapSchema = closed(
           afterAny: Type.Optional(Type.Array(Type.Array(Name, { maxItems: 300 }), { maxItems: 20 })),
           opens: Type.Optional(Name),
           caution: Type.Optional(Line),
+          works: Type.Optional(oneOf(MOVE_WORKS)),
+          handsOff: Type.Optional(Minutes),
+          back: Type.Optional(WayBackNote),
           ...OnlyIn,
         }),
         { maxItems: 300 },
       ),
+    ),
+    faces: Type.Optional(Type.Array(FaceSchema, { maxItems: 40 })),
+    powerDown: Type.Optional(
+      Type.Array(closed({ id: Name, text: Line, note: Type.Optional(Line) }), { maxItems: 30 }),
+    ),
+    firstLead: Type.Optional(oneOf(FIRST_LEADS)),
+    parties: Type.Optional(
+      Type.Array(closed({ id: Name, who: Line, must: oneOf(TELL_MUSTS), why: Type.Optional(Line) }), {
+        maxItems: 20,
+      }),
     ),
     extra: Type.Optional(Type.Record(Type.String(), Type.Unknown())),
   },
@@ -158,4 +220,5 @@ export const UnitMapSchema = closed(
 
 agrees<Says<typeof UnitMapSchema, UnitMap>>();
 agrees<Says<typeof HazardSchema, Hazard>>();
+agrees<Says<typeof FaceSchema, Face>>();
 agrees<Says<typeof OwnCheckSchema, OwnCheck>>();

@@ -2,6 +2,9 @@ export * from './event';
 export type { BenchEvent, EventType, Meta, Payload } from './events/index';
 export { EVENT_KINDS } from './events/index';
 export { answerWords, verdictOf } from './events/trace';
+export { powerDownLeft } from './events/make-safe';
+export { plugsToMove } from './events/swap';
+export { designated, type FaceNow, faceToShow, facesNow, type PinTone } from './face-of';
 export { handOverHeldBy } from './hand-over-rule';
 export { type HistoryLine, history, redoTarget, type StoryLine, story, undoTarget } from './history';
 export { type IfAnswered, ifAnswered, sharing } from './if-answered';
@@ -18,8 +21,10 @@ export {
   symptomId,
   symptomProof,
 } from './proofs';
+export { partiesLeft, type ProvingLine, provingLines } from './proving';
 export { effective, fold, type JobRecord, judge } from './reduce';
 export { coversNeeded, gatesAhead, offCount, type RunStop, runOf, type StopStatus } from './run';
+export { repeatsFor, repeatsWanted, type SoakNow, soakNow } from './soak';
 export * from './state';
 export { type JobSummary, summarise } from './summary';
 export { beliefHistory, type NextStep, type TraceView, traceRequest, traceView } from './trace-of';

@@ -13,7 +13,15 @@ export interface JobRecord {
 }
 
 /** Kinds still welcome after a job was handed over, or while it is parked, without waking it. */
-const ALWAYS = new Set(['note.added', 'photo.added', 'timer.started', 'timer.ended']);
+const ALWAYS = new Set([
+  'note.added',
+  'photo.added',
+  'pin.placed',
+  'pin.removed',
+  'face.added',
+  'timer.started',
+  'timer.ended',
+]);
 
 /** State of a job that has just been opened. */
 export function open(e: JobOpened): JobState {
@@ -45,15 +53,26 @@ export function open(e: JobOpened): JobState {
     followed: [],
     timers: [],
     holes: {},
+    poweredDown: { done: [] },
+    charges: {},
+    swap: { mode: 'all off', prepared: [], across: [] },
+    subUnits: [],
+    told: [],
+    proving: [],
+    soak: null,
   };
+}
+
+/** An event taken apart: its kind, who made it when, and what it says. */
+function apart(event: BenchEvent) {
+  const { id, at, by, type, ...payload } = event;
+  return { kind: EVENT_KINDS[type] as EventKind<object>, meta: { id, at, by } satisfies Meta, payload };
 }
 
 /** State after one more event that counts. */
 export function step(state: JobState, event: BenchEvent): JobState {
-  const kind = EVENT_KINDS[event.type] as EventKind<object>;
   if (!ALWAYS.has(event.type)) demand(!state.handedOver, 'this job is handed over. Undo the hand over first');
-  const meta: Meta = { id: event.id, at: event.at, by: event.by };
-  const { id: _id, at: _at, by: _by, type: _type, ...payload } = event;
+  const { kind, payload, meta } = apart(event);
   const next = kind.apply(state, payload, meta);
   const wakes = state.parked && next.parked === state.parked && !ALWAYS.has(event.type);
   return wakes ? { ...next, parked: null } : next;
@@ -148,5 +167,8 @@ export function judge(record: JobRecord | null, event: JobEvent): JobRecord {
   demand(event.type !== 'job.opened', 'this job is open already', '/type');
   demand(!record.events.some((e) => e.id === event.id), 'that entry is there already', '/id');
   if (event.type === 'undone') return undo(record, event);
-  return { events: [...record.events, event], state: step(record.state, event) };
+  const next = step(record.state, event);
+  const { kind, payload, meta } = apart(event);
+  kind.admit?.(record.state, payload, meta);
+  return { events: [...record.events, event], state: next };
 }

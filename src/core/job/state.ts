@@ -2,7 +2,7 @@ import type { HazardState, Source, UnitPower } from '../hazard';
 import type { Ledger } from '../ledger';
 import type { ReferRequest } from '../refer';
 import type { Expect } from '../trace';
-import type { RemedyKind, UnitMap } from '../unit';
+import type { FirstLead, RemedyKind, UnitMap } from '../unit';
 import type { Learned } from './event';
 
 export const STOPS = [
@@ -99,6 +99,12 @@ export interface Fix {
   oldItem?: string;
   newItem?: string;
   serial?: string;
+  dateCode?: string;
+  /** what the old part said of itself */
+  old?: { serial?: string; dateCode?: string };
+  /** plugs that went across from the old part */
+  across?: string[];
+  prepared?: Swapping['prepared'];
 }
 
 export interface ProofRecord {
@@ -141,13 +147,13 @@ export interface JobState {
   place?: string;
   intake: Intake | null;
   stop: Stop;
-  parked: { why: string; until?: string; at: string } | null;
+  parked: { why: string; until?: string; at: string; by?: string } | null;
   power: UnitPower;
   hazards: HazardState[];
   trace: TraceRecord[];
   plan: Plan | null;
   /** old part out, not yet replaced */
-  out: { element: string; item: string } | null;
+  out: { element: string; item: string; serial?: string; dateCode?: string } | null;
   fix: Fix | null;
   /** remedies done that did not mend it */
   failed: Fix[];
@@ -161,6 +167,68 @@ export interface JobState {
   timers: Timer[];
   /** where the screws of an item sit, by item: millimetres or any one unit, in their numbering */
   holes: Record<string, Holes>;
+  /** steps of powering down that were done, or why they were passed over */
+  poweredDown: { done: string[]; passed?: { reason: string; at: string } };
+  /** how full each pack was read, by hazard */
+  charges: Record<string, ChargeRead>;
+  /** which lead is parted first on this unit; as the pack asks for when absent */
+  firstLead?: FirstLead | 'no rule';
+  swap: Swapping;
+  subUnits: SubUnit[];
+  told: { party: string; how: string; at: string; by: string }[];
+  proving: ProvingTick[];
+  soak: Soak | null;
+}
+
+export interface ChargeRead {
+  percent: number;
+  /** rest voltage it was worked out from */
+  volts?: number;
+  source: Source;
+  at: string;
+}
+
+export const CABLE_MODES = ['all off', 'one across'] as const;
+export type CableMode = (typeof CABLE_MODES)[number];
+
+export interface Swapping {
+  /** all plugs off the old part, or one at a time across to the new one */
+  mode: CableMode;
+  /** lines of the preparation list that are done */
+  prepared: { line: string; note?: string; at: string }[];
+  /** plugs that went across, one at a time */
+  across: string[];
+}
+
+/** A unit inside the unit: a feeder, a pair of boards; with its own goal and its own things off. */
+export interface SubUnit {
+  id: string;
+  name: string;
+  goal: string;
+  at: string;
+  leftAt?: string;
+}
+
+/** One line of what has to be shown beside the failing check, as it came out. */
+export interface ProvingTick {
+  line: string;
+  outcome: 'ok' | 'bad';
+  reading?: number;
+  unit?: string;
+  note?: string;
+  at: string;
+  by: string;
+}
+
+/** The unit left running, looked at now and again. */
+export interface Soak {
+  id: string;
+  startedAt: string;
+  minutes: number;
+  everyMinutes: number;
+  /** proofs made before it */
+  proofsBefore: number;
+  endedAt?: string;
 }
 
 export interface Holes {
@@ -187,4 +255,17 @@ export interface Photo {
   width: number;
   height: number;
   stop: Stop;
+  /** the earlier picture it stands beside: before and after */
+  after?: string;
+  pins?: PhotoPin[];
+}
+
+/** A numbered pin on a picture; x and y from 0 to 1 of its width and height. */
+export interface PhotoPin {
+  x: number;
+  y: number;
+  /** designator, or words of one's own */
+  on: string;
+  /** the thing of the tray it is bound to */
+  item?: string;
 }

@@ -3,6 +3,8 @@ export { coverOf, holds } from './cover';
 export { candidatesFor, type FoundCandidate } from './found';
 export * from './items';
 export * from './ledger';
+export { lengthSeen, tooLong, unmeasuredTwin } from './screw-length';
 export { type QuickLine, readLine, type Span } from './quick-line';
 export { lookAlike, threadMm, twins } from './twins';
+export { backWords, noteBack } from './way-back-note';
 export { type WayBackStep, wayBack } from './way-back';

@@ -1,3 +1,5 @@
+import type { WayBackNote } from '../unit';
+
 export const ITEM_KINDS = ['fastener', 'plug', 'part', 'tie', 'tape', 'media', 'change'] as const;
 export type ItemKind = (typeof ITEM_KINDS)[number];
 
@@ -81,6 +83,12 @@ export interface Item extends ItemDraft {
   missing?: number;
   /** fitted new in this job; it never was off */
   fresh?: boolean;
+  /** what is different when it goes back */
+  back?: WayBackNote;
+  /** one of its kind was laid on the rule */
+  measured?: { mm: number; at: string };
+  /** the unit inside the unit that it came off */
+  within?: string;
   /** when it came off */
   at: string;
 }

@@ -55,6 +55,8 @@ export interface MoveDraft {
   cover?: string;
   sideUp?: string;
   fresh?: boolean;
+  /** the unit inside the unit it comes off */
+  within?: string;
 }
 
 function find(ledger: Ledger, id: string): Item {
@@ -127,6 +129,7 @@ export function take(ledger: Ledger, move: MoveDraft, when: When): Ledger {
     writtenOff: [],
     inside,
     ...(move.cover ? { cover: move.cover } : {}),
+    ...(move.within ? { within: move.within } : {}),
     ...(move.fresh ? { fresh: true, by: { fitted: draft.count ?? 1 } } : {}),
   };
   const covers = move.cover

@@ -1,5 +1,6 @@
 import type { Header, Plug } from '../mixups';
 import type { Expect, Power, Remedy } from '../trace';
+import type { Face } from './face';
 
 export const ELEMENT_KINDS = [
   'board',
@@ -143,7 +144,26 @@ export interface MapMove {
   /** access that is open once it is done */
   opens?: string;
   caution?: string;
+  /** heat or a lever on it: held while a pack nearby is charged */
+  works?: MoveWork;
+  /** minutes after it in which nobody has to stand by: soak, warm, cool */
+  handsOff?: number;
+  /** what is different when it is made good again */
+  back?: WayBackNote;
   only?: Only;
+}
+
+export const MOVE_WORKS = ['heat', 'pry'] as const;
+export type MoveWork = (typeof MOVE_WORKS)[number];
+
+/** What is different on the way back: a new gasket, a torque, a sealant that cures. */
+export interface WayBackNote {
+  note?: string;
+  /** a new one every time */
+  fresh?: boolean;
+  torqueNm?: number;
+  /** minutes until the next thing may be done to it */
+  cureMinutes?: number;
 }
 
 export interface UnitFunction {
@@ -188,7 +208,40 @@ export interface Hazard {
     unplugs?: string;
     caution: string;
   };
+  /** of a cell pack: how full it may be before heat or a lever comes near */
+  charge?: ChargeLimit;
   only?: Only;
+}
+
+/** How full a pack may be before heat or a lever comes near it, and how that is read. */
+export interface ChargeLimit {
+  maxPercent: number;
+  /** name of its table of rest voltages */
+  chemistry: string;
+  /** cells in series */
+  series: number;
+}
+
+/** Which lead is parted first: the signal lead before the power lead, or the battery before anything. */
+export const FIRST_LEADS = ['battery first', 'signal before power'] as const;
+export type FirstLead = (typeof FIRST_LEADS)[number];
+
+/** One step of powering down the way the unit wants it. */
+export interface PowerDownStep {
+  id: string;
+  text: string;
+  /** why, or how one sees that it is done */
+  note?: string;
+}
+
+export const TELL_MUSTS = ['told', 'allow'] as const;
+
+/** Somebody who has to be told of a test, or has to allow it. */
+export interface Party {
+  id: string;
+  who: string;
+  must: (typeof TELL_MUSTS)[number];
+  why?: string;
 }
 
 /** Another way the same model is built. */
@@ -218,6 +271,12 @@ export interface UnitMap {
   plugs?: Plug[];
   /** the way in, once somebody has found it */
   moves?: MapMove[];
+  /** its sides, and what is seen under its covers */
+  faces?: Face[];
+  powerDown?: PowerDownStep[];
+  firstLead?: FirstLead;
+  /** who has to know before it is tried */
+  parties?: Party[];
   /** kept from imports, not read */
   extra?: Record<string, unknown>;
 }

@@ -1,5 +1,6 @@
 import { checkHarness } from '../mixups';
 import { demand, Refusal } from '../refusal';
+import { checkFaces } from './face';
 import type { UnitMap } from './map';
 import { mapFor } from './variant';
 
@@ -53,6 +54,9 @@ function holdsTogether(map: UnitMap): void {
   only(map.hazards, '/hazards');
   only(map.checks ?? [], '/checks');
   only(map.moves ?? [], '/moves');
+  only(map.faces ?? [], '/faces');
+  once(map.powerDown ?? [], 'power-down step', '/powerDown');
+  once(map.parties ?? [], 'party', '/parties');
   const known = (ids: string[] | undefined, at: string) =>
     ids?.forEach((id, k) => {
       demand(access.has(id), `access ${id} is not on the map`, `${at}/${k}`);
@@ -101,6 +105,7 @@ function holdsTogether(map: UnitMap): void {
   validateChannels(map, elements);
   validateChecks(map, elements, known);
   validateMoves(map, access);
+  checkFaces(map.faces ?? [], access);
   checkHarness({ plugs: map.plugs ?? [], headers: map.headers ?? [] });
 }
 

@@ -42,6 +42,11 @@ export function mapFor(map: UnitMap, variant: string | undefined): UnitMap {
     .filter((c) => (c.answers ? c.answers.length >= 2 : c.exercises.length > 0));
   const moves = map.moves?.filter(here);
   const doable = new Set(moves?.map((m) => m.id));
+  const faces = map.faces
+    ?.filter((f) => here(f) && (f.under === undefined || covers.has(f.under)))
+    .map((f) =>
+      f.shapes ? { ...f, shapes: f.shapes.filter((x) => x.of === undefined || covers.has(x.of)) } : f,
+    );
   const channels = map.channels?.filter((c) => c.elements.every((id) => has.has(id)));
   return {
     ...map,
@@ -57,6 +62,7 @@ export function mapFor(map: UnitMap, variant: string | undefined): UnitMap {
       .filter(here)
       .map((h) => (h.exposedBy ? { ...h, exposedBy: h.exposedBy.filter((id) => covers.has(id)) } : h)),
     ...(channels ? { channels } : {}),
+    ...(faces ? { faces } : {}),
     ...(checks ? { checks } : {}),
     ...(moves
       ? {

@@ -1,7 +1,16 @@
 import { coverClosed } from './close-up';
+import { faceAdded, pinPlaced, pinRemoved } from './faces';
 import { jobHandedOver } from './hand-over';
 import type { EventKind, Meta } from './kind';
-import { gateCleared, gatePassed, powerSet } from './make-safe';
+import {
+  chargeRead,
+  gateCleared,
+  gatePassed,
+  leadRuleChosen,
+  powerDownDone,
+  powerDownPassed,
+  powerSet,
+} from './make-safe';
 import {
   holesPlaced,
   itemAltered,
@@ -12,10 +21,22 @@ import {
   itemStashed,
   itemTaken,
   itemWrittenOff,
+  lengthChecked,
   moveRecorded,
+  wayBackNoted,
 } from './open-up';
 import { jobReferred, planChosen } from './plan';
-import { partFitted, partRemoved, remedyDone, remedyTried } from './swap';
+import { partyTold, provingTicked, soakEnded, soakStarted } from './prove';
+import { unitEntered, unitLeft } from './sub-units';
+import {
+  cablesChosen,
+  partFitted,
+  partRemoved,
+  plugMoved,
+  preparationTicked,
+  remedyDone,
+  remedyTried,
+} from './swap';
 import { intakeRecorded, jobParked, jobResumed, noteAdded, photoAdded, referralWeighed } from './take-in';
 import { timerEnded, timerStarted } from './timers';
 import { checkDescribed, checkRecorded, proofRecorded } from './trace';
@@ -26,6 +47,9 @@ export const EVENT_KINDS = {
   'note.added': noteAdded,
   'referral.weighed': referralWeighed,
   'photo.added': photoAdded,
+  'face.added': faceAdded,
+  'pin.placed': pinPlaced,
+  'pin.removed': pinRemoved,
   'timer.started': timerStarted,
   'timer.ended': timerEnded,
   'job.parked': jobParked,
@@ -37,6 +61,10 @@ export const EVENT_KINDS = {
   'power.set': powerSet,
   'gate.cleared': gateCleared,
   'gate.passed': gatePassed,
+  'power-down.done': powerDownDone,
+  'power-down.passed': powerDownPassed,
+  'charge.read': chargeRead,
+  'lead-rule.chosen': leadRuleChosen,
   'move.recorded': moveRecorded,
   'item.returned': itemReturned,
   'item.taken': itemTaken,
@@ -47,12 +75,23 @@ export const EVENT_KINDS = {
   'item.stashed': itemStashed,
   'item.altered': itemAltered,
   'holes.placed': holesPlaced,
+  'length.checked': lengthChecked,
+  'way-back.noted': wayBackNoted,
+  'unit.entered': unitEntered,
+  'unit.left': unitLeft,
+  'preparation.ticked': preparationTicked,
+  'cables.chosen': cablesChosen,
+  'plug.moved': plugMoved,
   'part.removed': partRemoved,
   'part.fitted': partFitted,
   'remedy.done': remedyDone,
   'remedy.tried': remedyTried,
   'cover.closed': coverClosed,
   'proof.recorded': proofRecorded,
+  'party.told': partyTold,
+  'proving.ticked': provingTicked,
+  'soak.started': soakStarted,
+  'soak.ended': soakEnded,
   'job.handed-over': jobHandedOver,
 } as const;
 

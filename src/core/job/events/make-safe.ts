@@ -1,7 +1,7 @@
-import { arm, clearGate, holding, passGate, type Source } from '../../hazard';
+import { arm, chargeOf, clearGate, holding, passGate, type Source } from '../../hazard';
 import { take, tally } from '../../ledger';
 import { demand } from '../../refusal';
-import { formatReading } from '../../unit';
+import { FIRST_LEADS, type FirstLead, formatReading } from '../../unit';
 import { openAccess } from '../open';
 import type { JobState } from '../state';
 import { kind } from './kind';
@@ -11,6 +11,15 @@ const hazard = (state: JobState, id: string) => {
   demand(h, `${id} is no hazard of this unit`, '/hazard');
   return h;
 };
+
+/**
+ * Steps of the unit's own way to power down that are still to be done; none once it is off that way,
+ * or was passed over with a reason.
+ */
+export function powerDownLeft(state: JobState) {
+  if (state.poweredDown.passed) return [];
+  return (state.map.powerDown ?? []).filter((s) => !state.poweredDown.done.includes(s.id));
+}
 
 const nextStop = (state: JobState): JobState => {
   const all = state.map.access.flatMap((a) =>
@@ -31,7 +40,14 @@ const parted = (state: JobState, plug: string | undefined, when: { id: string; a
 export const powerSet = kind<{ power: 'on' | 'off' }>({
   apply(state, { power }, { at }) {
     if (power === 'off') return { ...state, power };
-    return { ...state, power, hazards: arm(state.map.hazards, state.hazards, 'power', at) };
+    return {
+      ...state,
+      power,
+      hazards: arm(state.map.hazards, state.hazards, 'power', at),
+      // A unit that has run may have charged its pack, and has to be powered down anew.
+      charges: {},
+      poweredDown: { done: [] },
+    };
   },
   says: (p) => `Power ${p.power}`,
 });
@@ -43,6 +59,11 @@ export const gateCleared = kind<{
   unit?: string;
   source: Source;
 }>({
+  admit(state, { hazard: id }) {
+    const next = powerDownLeft(state)[0];
+    const armed = hazard(state, id).armedBy?.includes('power');
+    demand(!armed || !next, next ? `First power it down the way it wants: ${next.text}` : '', '/hazard');
+  },
   apply(state, { hazard: id, ...done }, { id: eventId, at }) {
     const h = hazard(state, id);
     const cleared = clearGate(h, state.power, { ...done, at });
@@ -71,4 +92,59 @@ export const gatePassed = kind<{ hazard: string; reason: string }>({
   },
   says: (p, state) =>
     `Gate passed against advice: ${state.map.hazards.find((h) => h.id === p.hazard)?.name ?? p.hazard}, because ${p.reason}`,
+});
+
+export const powerDownDone = kind<{ step: string }>({
+  apply(state, { step }) {
+    const next = powerDownLeft(state)[0];
+    demand(next, 'it is powered down already', '/step');
+    demand(next.id === step, `${next.text} comes first`, '/step');
+    return { ...state, poweredDown: { done: [...state.poweredDown.done, step] } };
+  },
+  says: (p, state) =>
+    `Powered down: ${state.map.powerDown?.find((s) => s.id === p.step)?.text ?? p.step}`,
+});
+
+/** The unit's own way to power down cannot be gone, mostly because it is dead. */
+export const powerDownPassed = kind<{ reason: string }>({
+  apply(state, { reason }, { at }) {
+    demand(powerDownLeft(state).length > 0, 'nothing is left of the powering down', '/reason');
+    demand(reason.trim().length >= 8, 'say why in a few words: it stays in the report', '/reason');
+    return { ...state, poweredDown: { ...state.poweredDown, passed: { reason: reason.trim(), at } } };
+  },
+  says: (p) => `Not powered down its own way, because ${p.reason}`,
+});
+
+/** How full a pack is, before heat or a lever comes near it: its rest voltage, or its own word. */
+export const chargeRead = kind<{ hazard: string; volts?: number; percent?: number; source: Source }>({
+  apply(state, { hazard: id, volts, percent, source }, { at }) {
+    const h = hazard(state, id);
+    demand(
+      (volts === undefined) !== (percent === undefined),
+      'give the voltage at rest, or the percent the unit says',
+      '/volts',
+    );
+    if (volts !== undefined) {
+      demand(volts > 0, 'a pack reads over 0 V', '/volts');
+      const { high } = chargeOf(h, volts);
+      return { ...state, charges: { ...state.charges, [id]: { percent: high, volts, source, at } } };
+    }
+    demand(h.charge, `nothing says how full ${h.name} may be`, '/hazard');
+    demand(percent !== undefined && percent >= 0 && percent <= 100, 'percent lies in 0 to 100', '/percent');
+    return { ...state, charges: { ...state.charges, [id]: { percent, source, at } } };
+  },
+  says: (p, state) => {
+    const name = state.map.hazards.find((h) => h.id === p.hazard)?.name ?? p.hazard;
+    return p.volts === undefined
+      ? `${name}: ${p.percent}\u00a0% full, by ${p.source}`
+      : `${name} at rest: ${formatReading(p.volts, 'V')}`;
+  },
+});
+
+export const leadRuleChosen = kind<{ rule: FirstLead | 'no rule' }>({
+  apply(state, { rule }) {
+    demand(rule === 'no rule' || FIRST_LEADS.includes(rule), `${rule} is no such rule`, '/rule');
+    return { ...state, firstLead: rule };
+  },
+  says: (p) => `First lead: ${p.rule}`,
 });

@@ -1,11 +1,16 @@
-import { arm, holding } from '../../hazard';
+import { arm, chargeHolds, firstLeadOf, holding, partFirst, workOf } from '../../hazard';
 import {
   alter,
+  backWords,
   type BackState,
   countItem,
   coverOf,
   giveBack,
+  holds as holdsFrom,
+  type Item,
   type ItemDraft,
+  lengthSeen,
+  noteBack,
   miss,
   type Place,
   placeWords,
@@ -14,10 +19,14 @@ import {
   stash,
   take,
   takeAgain,
+  tally,
+  tooLong,
+  unmeasuredTwin,
   writeOff,
 } from '../../ledger';
 import { demand } from '../../refusal';
 import { tighten } from '../../tighten';
+import { holesOf, type WayBackNote } from '../../unit';
 import { openAccess } from '../open';
 import type { Holes, JobState } from '../state';
 import { kind } from './kind';
@@ -39,6 +48,33 @@ const spec = (state: JobState, id: string) => {
   return i ? specOf(i) : 'a thing';
 };
 
+/**
+ * Heat and levers wait for the packs, and a plug for the one that is parted before it.
+ *
+ * @throws Refusal naming what holds it
+ */
+function waits(
+  state: JobState,
+  move: { verb: string; text: string; item: ItemDraft | null; move?: string },
+): void {
+  const recipe = state.map.moves?.find((m) => m.id === move.move);
+  const work = recipe?.works ?? workOf(move.verb, move.text);
+  const gone = state.out ? [state.out.element] : [];
+  const full = work ? chargeHolds(state.map.hazards, state.charges, gone)[0] : undefined;
+  demand(
+    !full,
+    full ? `No ${work === 'heat' ? 'heat' : 'lever'} yet: ${full.hazard.name}, ${full.why}. Make safe` : '',
+    '/item',
+  );
+  if (move.item?.kind !== 'plug') return;
+  const rule = state.firstLead === 'no rule' ? null : (state.firstLead ?? firstLeadOf(state.map));
+  const off = state.ledger.items.filter((i) => i.kind === 'plug' && tally(i).off > 0).map((i) => i.name);
+  const first = partFirst(state.map, rule, state.hazards, move.item.name, off, openAccess(state));
+  demand(!first, first ? `${first.plug} first: ${first.why}` : '', '/item');
+}
+
+const subUnitOf = (state: JobState) => state.subUnits.find((u) => !u.leftAt);
+
 export const moveRecorded = kind<{
   verb: string;
   text: string;
@@ -47,6 +83,7 @@ export const moveRecorded = kind<{
   /** move of the unit's recipe that this was */
   move?: string;
 }>({
+  admit: waits,
   apply(state, { move: recipe, ...move }, { id, at }) {
     demand(
       recipe === undefined || state.map.moves?.some((m) => m.id === recipe),
@@ -56,7 +93,14 @@ export const moveRecorded = kind<{
     const cover = move.item?.kind === 'part' ? coverOf(move.item.name, state.map.access) : undefined;
     if (move.item && (cover || state.ledger.covers.length > 0))
       handsIn(state, cover, move.item.kind === 'plug' ? move.item.name : undefined);
-    const ledger = take(state.ledger, { ...move, ...(cover ? { cover } : {}) }, { id, at });
+    const within = subUnitOf(state)?.id;
+    const taken = take(
+      state.ledger,
+      { ...move, ...(cover ? { cover } : {}), ...(within ? { within } : {}) },
+      { id, at },
+    );
+    const back = state.map.moves?.find((m) => m.id === recipe)?.back;
+    const ledger = back && move.item ? noteBack(taken, id, back) : taken;
     const early = state.stop === 'take in' || state.stop === 'trace';
     return {
       ...state,
@@ -72,15 +116,39 @@ export const moveRecorded = kind<{
 });
 
 export const itemReturned = kind<{ item: string; count: number; state: BackState }>({
-  apply(state, p, { at }) {
+  admit(state, p) {
+    const i = item(state, p.item);
+    if (i?.kind !== 'fastener') return;
+    const cover = state.ledger.covers.find((c) => i.from && holdsFrom(i.from, c));
+    const long = tooLong(i, cover ? holesOf(state.map.faces, cover.id) : []);
+    demand(!long, long ?? '', '/item');
+    const twin = unmeasuredTwin(state.ledger.items, i);
+    demand(
+      !twin,
+      twin ? `Lay one on the rule first: ${specOf(i)} and ${specOf(twin)} look alike` : '',
+      '/item',
+    );
+  },
+  apply(state, p, { id, at }) {
     const i = item(state, p.item);
     if (i && i.kind !== 'fastener' && !i.cover) handsIn(state);
     const hazards =
       i && i.kind === 'plug' ? arm(state.map.hazards, state.hazards, i.name, at) : state.hazards;
+    const ledger = giveBack(state.ledger, p.item, p.count, p.state);
+    const home = ledger.items.find((x) => x.id === p.item);
+    const cures = home && tally(home).off === 0 ? home.back?.cureMinutes : undefined;
     return {
       ...state,
       hazards,
-      ledger: giveBack(state.ledger, p.item, p.count, p.state),
+      ledger,
+      ...(cures
+        ? {
+            timers: [
+              ...state.timers,
+              { id, what: `${specOf(home as Item)} cures`, startedAt: at, minutes: cures },
+            ],
+          }
+        : {}),
       stop: state.fix ? 'close up' : state.stop,
     };
   },
@@ -142,4 +210,16 @@ export const holesPlaced = kind<{ item: string } & Holes>({
     return { ...state, holes: { ...state.holes, [id]: { points, lid } } };
   },
   says: (p, state) => `Holes of ${spec(state, p.item)} placed`,
+});
+
+/** One piece laid on the rule before the first of its kind goes in. */
+export const lengthChecked = kind<{ item: string; measuredMm: number }>({
+  apply: (state, p, { at }) => ({ ...state, ledger: lengthSeen(state.ledger, p.item, p.measuredMm, at) }),
+  says: (p, state) => `${spec(state, p.item)} laid on the rule: ${p.measuredMm}\u00a0mm`,
+});
+
+/** What is different when this goes back: a new one, a torque, a sealant, slack, a guide. */
+export const wayBackNoted = kind<{ item: string } & WayBackNote>({
+  apply: (state, { item: id, ...back }) => ({ ...state, ledger: noteBack(state.ledger, id, back) }),
+  says: (p, state) => `On the way back, ${spec(state, p.item)}: ${backWords(p)}`,
 });

@@ -1,7 +1,9 @@
 import { arm } from '../../hazard';
-import { take, writeOff } from '../../ledger';
+import { giveBack, prove, take, tally, writeOff } from '../../ledger';
+import { plugsOf, preparationsFor } from '../../preparation';
 import { demand } from '../../refusal';
-import type { JobState } from '../state';
+import { readDateCode } from '../../unit';
+import { CABLE_MODES, type CableMode, type JobState } from '../state';
 import { kind } from './kind';
 import { handsIn } from './open-up';
 
@@ -21,8 +23,41 @@ const reached = (state: JobState, needs: string[] | undefined) => {
   }
 };
 
-export const partRemoved = kind<{ name: string; carry?: string[] }>({
-  apply(state, { name, carry = [] }, { id, at }) {
+/** The first thing that has to be seen to before the old part comes out, or the new one goes in. */
+function unprepared(state: JobState, when: 'before out' | 'before in') {
+  const ticked = new Set(state.swap.prepared.map((p) => p.line));
+  return preparationsFor(state.map, state.plan?.element ?? '').find(
+    (l) => l.must && l.when === when && !ticked.has(l.id),
+  );
+}
+const demandPrepared = (state: JobState, when: 'before out' | 'before in') => {
+  const line = unprepared(state, when);
+  demand(!line, line ? `First: ${line.ask}` : '', '/prepared');
+};
+
+/** Plugs of the planned part that have not gone across yet. */
+export function plugsToMove(state: JobState): string[] {
+  const element = state.map.elements.find((e) => e.id === state.plan?.element);
+  if (!element) return [];
+  const across = new Set(state.swap.across);
+  return plugsOf({ element, map: state.map })
+    .map((p) => p.id)
+    .filter((p) => !across.has(p));
+}
+
+const stamped = (dateCode: string | undefined) => {
+  const code = dateCode?.trim();
+  if (code) readDateCode(code);
+  return code ? { dateCode: code } : {};
+};
+
+export const partRemoved = kind<{ name: string; carry?: string[]; serial?: string; dateCode?: string }>({
+  admit(state) {
+    demandPrepared(state, 'before out');
+    const left = state.swap.mode === 'one across' ? plugsToMove(state) : [];
+    demand(left.length === 0, `one at a time: ${left.join(', ')} still on the old one`, '/name');
+  },
+  apply(state, { name, carry = [], serial, dateCode }, { id, at }) {
     const { plan, element } = planned(state);
     demand(plan.remedyKind === 'replace', `“${plan.name}” replaces nothing`);
     demand(!state.out && !state.fix, `${element.id} is out already`);
@@ -63,13 +98,24 @@ export const partRemoved = kind<{ name: string; carry?: string[] }>({
           { id: `${id}.${k}`, at },
         );
       });
-    return { ...state, ledger, stop: 'swap', out: { element: element.id, item: id } };
+    return {
+      ...state,
+      ledger,
+      stop: 'swap',
+      out: {
+        element: element.id,
+        item: id,
+        ...(serial?.trim() ? { serial: serial.trim() } : {}),
+        ...stamped(dateCode),
+      },
+    };
   },
-  says: (p) => `Out: ${p.name}`,
+  says: (p) => `Out: ${p.name}${p.serial?.trim() ? `, serial ${p.serial.trim()}` : ''}`,
 });
 
-export const partFitted = kind<{ name: string; serial?: string }>({
-  apply(state, { name, serial }, { id, at }) {
+export const partFitted = kind<{ name: string; serial?: string; dateCode?: string }>({
+  admit: (state) => demandPrepared(state, 'before in'),
+  apply(state, { name, serial, dateCode }, { id, at }) {
     const { element, remedy } = planned(state);
     const { out } = state;
     demand(out, 'take the old part out first', '/name');
@@ -105,7 +151,19 @@ export const partFitted = kind<{ name: string; serial?: string }>({
         oldItem: out.item,
         newItem: id,
         ...(serial?.trim() ? { serial: serial.trim() } : {}),
+        ...stamped(dateCode),
+        ...(out.serial || out.dateCode
+          ? {
+              old: {
+                ...(out.serial ? { serial: out.serial } : {}),
+                ...(out.dateCode ? { dateCode: out.dateCode } : {}),
+              },
+            }
+          : {}),
+        ...(state.swap.across.length ? { across: state.swap.across } : {}),
+        ...(state.swap.prepared.length ? { prepared: state.swap.prepared } : {}),
       },
+      swap: { ...state.swap, prepared: [], across: [] },
     };
   },
   says: (p) => `In: ${p.name}${p.serial ? `, serial ${p.serial}` : ''}`,
@@ -147,4 +205,68 @@ export const remedyTried = kind<Record<never, never>>({
     };
   },
   says: (_p, state) => `${state.fix?.name ?? 'Remedy'} tried, the symptom stayed`,
+});
+
+/** One line of the preparation list is seen to. */
+export const preparationTicked = kind<{ line: string; note?: string }>({
+  apply(state, { line: id, note }, { at }) {
+    const { element } = planned(state);
+    const line = preparationsFor(state.map, element.id).find((l) => l.id === id);
+    demand(line, `${id} is no line of the list for ${element.id}`, '/line');
+    demand(!line.asks || note?.trim(), `${line.asks}: write it down`, '/note');
+    const rest = state.swap.prepared.filter((p) => p.line !== id);
+    const tick = { line: id, at, ...(note?.trim() ? { note: note.trim() } : {}) };
+    return { ...state, swap: { ...state.swap, prepared: [...rest, tick] } };
+  },
+  says: (p, state) => {
+    const line = preparationsFor(state.map, state.plan?.element ?? '').find((l) => l.id === p.line);
+    return `${line?.ask ?? p.line}${p.note?.trim() ? `: ${p.note.trim()}` : ''}`;
+  },
+});
+
+/** How the cables of the part go over: all off first, or one at a time. */
+export const cablesChosen = kind<{ mode: CableMode }>({
+  apply(state, { mode }) {
+    demand(CABLE_MODES.includes(mode), `${mode} is no way of moving cables`, '/mode');
+    demand(!state.out && !state.fix, 'the old part is out already', '/mode');
+    return { ...state, swap: { ...state.swap, mode } };
+  },
+  says: (p) => `Cables: ${p.mode === 'one across' ? 'one across at a time' : 'all off, then all on'}`,
+});
+
+/** One plug from the old part to the same place on the new one, and how it was proven there. */
+export const plugMoved = kind<{ plug: string; how: string }>({
+  apply(state, { plug, how }, { id, at }) {
+    const { element } = planned(state);
+    demand(state.swap.mode === 'one across', 'choose one across at a time first', '/plug');
+    demand(!state.out && !state.fix, 'the old part is out already', '/plug');
+    demand(plug.trim() !== '', 'say which plug', '/plug');
+    demand(how.trim() !== '', 'say how it was proven: click, tug, both ends looked at', '/how');
+    demand(!state.swap.across.includes(plug.trim()), `${plug} is across already`, '/plug');
+    reached(state, element.needs);
+    handsIn(state, undefined, plug.trim());
+    const name = plug.trim();
+    const known = state.map.plugs?.find((p) => p.id === name);
+    const off = state.ledger.items.find((i) => i.kind === 'plug' && i.name === name && tally(i).off > 0);
+    const item = {
+      kind: 'plug' as const,
+      name,
+      count: 1,
+      from: element.id,
+      place: { kind: 'left in the part' as const },
+      ...(known ? { contacts: known.positions } : {}),
+    };
+    const taken = off
+      ? state.ledger
+      : take(state.ledger, { verb: 'move across', text: `${name} across`, item }, { id, at });
+    const on = giveBack(taken, off?.id ?? id, 1, 'moved to');
+    return {
+      ...state,
+      ledger: prove(on, off?.id ?? id, how, at),
+      hazards: arm(state.map.hazards, state.hazards, name, at),
+      stop: 'swap',
+      swap: { ...state.swap, across: [...state.swap.across, name] },
+    };
+  },
+  says: (p) => `${p.plug} across, ${p.how}`,
 });

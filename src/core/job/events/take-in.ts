@@ -98,9 +98,20 @@ export const referralWeighed = kind<Omit<Weighed, 'advice'>>({
 });
 
 /** A picture, kept with what it shows. */
-export const photoAdded = kind<{ file: string; caption: string; width: number; height: number }>({
+export const photoAdded = kind<{
+  file: string;
+  caption: string;
+  width: number;
+  height: number;
+  after?: string;
+}>({
   apply(state, photo, { id, at, by }) {
     demand(state.photos.length < 400, 'a job keeps up to 400 pictures', '/file');
+    demand(
+      photo.after === undefined || state.photos.some((p) => p.id === photo.after),
+      'the picture before it is not in this job',
+      '/after',
+    );
     return {
       ...state,
       photos: [...state.photos, { ...photo, caption: photo.caption.trim(), id, at, by, stop: state.stop }],
@@ -118,9 +129,9 @@ export const noteAdded = kind<{ text: string }>({
 });
 
 export const jobParked = kind<{ why: string; until?: string }>({
-  apply(state, { why, until }, { at }) {
+  apply(state, { why, until }, { at, by }) {
     demand(why.trim() !== '', 'say what it waits for', '/why');
-    return { ...state, parked: { why: why.trim(), at, ...(until ? { until } : {}) } };
+    return { ...state, parked: { why: why.trim(), at, by, ...(until ? { until } : {}) } };
   },
   says: (p) => `Parked: ${p.why}${p.until ? `, until ${p.until}` : ''}`,
 });

@@ -12,6 +12,7 @@ import {
   validateMap,
 } from '../../unit';
 import { openAccess } from '../open';
+import { partiesLeft } from '../proving';
 import type { JobState } from '../state';
 import { kind } from './kind';
 
@@ -168,6 +169,10 @@ export const checkDescribed = kind<{ check: OwnCheck }>({
 });
 
 export const proofRecorded = kind<Answer>({
+  admit(state) {
+    const held = partiesLeft(state).find((p) => p.must === 'allow');
+    demand(!held, held ? `${held.who} has to allow the test first` : '', '/check');
+  },
   apply(state, a, { id, at, by }) {
     demand(state.fix, 'nothing has been mended yet: do the remedy first', '/check');
     const check = answered(state, a);

@@ -1,0 +1,1 @@
+export { PREPARATIONS, type PreparationLine, plugsOf, preparationsFor } from './lines';
