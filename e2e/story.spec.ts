@@ -111,7 +111,7 @@ test('the hearing-loop amplifier, from Take in to Hand over, and onto another Mu
 
   // Swap
   await page.getByRole('button', { name: 'It is out' }).click();
-  await page.getByLabel('Serial or date code').fill('2646');
+  await page.getByLabel('Serial', { exact: true }).fill('2646');
   await page.getByRole('button', { name: 'It is in' }).click();
   await page.getByRole('button', { name: 'Close up' }).click();
 

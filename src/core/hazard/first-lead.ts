@@ -23,9 +23,7 @@ export function firstLeadOf(map: Pick<UnitMap, 'hazards' | 'firstLead' | 'plugs'
 export function signalLeads(map: Pick<UnitMap, 'plugs'>, pack: Hazard): string[] {
   const power = map.plugs?.find((p) => p.id === pack.clear.unplugs);
   if (!power?.bundle) return [];
-  return (map.plugs ?? [])
-    .filter((p) => p.id !== power.id && p.bundle === power.bundle)
-    .map((p) => p.id);
+  return (map.plugs ?? []).filter((p) => p.id !== power.id && p.bundle === power.bundle).map((p) => p.id);
 }
 
 /**

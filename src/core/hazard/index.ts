@@ -1,3 +1,3 @@
-export * from './gates';
 export { chargeHolds, chargeOf, workOf } from './charge';
 export { firstLeadOf, partFirst, signalLeads } from './first-lead';
+export * from './gates';

@@ -135,7 +135,9 @@ export function facesNow(state: JobState): FaceNow[] {
  */
 export function faceToShow(faces: FaceNow[], next?: string): string | undefined {
   const seen = faces.filter((f) => f.seen);
-  const holds = seen.find((f) => next && f.shapes.some((s) => s.shape.kind === 'hole' && s.shape.of === next));
+  const holds = seen.find(
+    (f) => next && f.shapes.some((s) => s.shape.kind === 'hole' && s.shape.of === next),
+  );
   const panel = seen.find((f) => next && f.shapes.some((s) => s.shape.of === next));
   const wanted = seen.find((f) => f.pins.some((p) => p.tone === 'wanted'));
   return (holds ?? panel ?? wanted ?? seen.at(-1) ?? faces[0])?.face.id;

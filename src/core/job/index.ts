@@ -1,10 +1,10 @@
 export * from './event';
 export type { BenchEvent, EventType, Meta, Payload } from './events/index';
 export { EVENT_KINDS } from './events/index';
-export { answerWords, verdictOf } from './events/trace';
 export { powerDownLeft } from './events/make-safe';
 export { plugsToMove } from './events/swap';
-export { designated, type FaceNow, faceToShow, facesNow, type PinTone } from './face-of';
+export { answerWords, verdictOf } from './events/trace';
+export { designated, type FaceNow, facesNow, faceToShow, type PinTone } from './face-of';
 export { handOverHeldBy } from './hand-over-rule';
 export { type HistoryLine, history, redoTarget, type StoryLine, story, undoTarget } from './history';
 export { type IfAnswered, ifAnswered, sharing } from './if-answered';
@@ -21,7 +21,7 @@ export {
   symptomId,
   symptomProof,
 } from './proofs';
-export { partiesLeft, type ProvingLine, provingLines } from './proving';
+export { type ProvingLine, partiesLeft, provingLines } from './proving';
 export { effective, fold, type JobRecord, judge } from './reduce';
 export { coversNeeded, gatesAhead, offCount, type RunStop, runOf, type StopStatus } from './run';
 export { repeatsFor, repeatsWanted, type SoakNow, soakNow } from './soak';

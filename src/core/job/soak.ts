@@ -1,6 +1,6 @@
 import { demand } from '../refusal';
-import { PATTERN_Q, type JobState, type ProofRecord } from './state';
 import { symptomId } from './proofs';
+import { type JobState, PATTERN_Q, type ProofRecord } from './state';
 
 /** Share of faults that a check shows when they are there: the default of trace. */
 const SENSITIVITY = 0.97;

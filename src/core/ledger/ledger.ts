@@ -57,6 +57,8 @@ export interface MoveDraft {
   fresh?: boolean;
   /** the unit inside the unit it comes off */
   within?: string;
+  /** covers that lie over it, where the map says; every open one when absent */
+  under?: string[];
 }
 
 function find(ledger: Ledger, id: string): Item {
@@ -120,7 +122,9 @@ export function take(ledger: Ledger, move: MoveDraft, when: When): Ledger {
       !i.fresh &&
       tally(i).back > 0,
   );
-  const inside = ledger.covers.filter((c) => c.state !== 'final' && c.id !== move.cover).map((c) => c.id);
+  const inside = ledger.covers
+    .filter((c) => c.state !== 'final' && c.id !== move.cover && (move.under?.includes(c.id) ?? true))
+    .map((c) => c.id);
   const item: Item = {
     ...draft,
     id: when.id,

@@ -17,7 +17,8 @@ const RULE_MM = 0.75;
 export function unmeasuredTwin(items: Item[], item: Item): Item | null {
   if (item.measured || item.lengthMm === undefined) return null;
   return (
-    items.find((o) => o.id !== item.id && tally(o).off > 0 && lookAlike(item, o)?.differs === 'length') ?? null
+    items.find((o) => o.id !== item.id && tally(o).off > 0 && lookAlike(item, o)?.differs === 'length') ??
+    null
   );
 }
 

@@ -2,6 +2,7 @@ import { closeRefusals } from './close';
 import { holds } from './cover';
 import { type BackState, type Item, placeWords, specOf, tally, WAY_BACK } from './items';
 import type { Cover, Ledger } from './ledger';
+import { backWords } from './way-back-note';
 
 /** One thing still to do on the way back. */
 export interface WayBackStep {
@@ -41,12 +42,16 @@ function stepOf(item: Item): WayBackStep | null {
       to: last,
       left,
       text: `${verb} ${many}${specOf(item)}${item.from ? `, ${item.from}` : ''}`,
-      note:
+      note: [
         item.undoneBy === 'replaced by'
-          ? 'New one: write the old one off'
+          ? 'new one: write the old one off'
           : t.off > 0
             ? placeWords(item.place)
             : 'in, not tight yet',
+        item.back ? backWords({ ...item.back, fresh: false }) : '',
+      ]
+        .filter(Boolean)
+        .join('; '),
     };
   }
   if ((item.kind === 'plug' && (item.by.plugged ?? 0) > 0) || (item.fresh && !item.proof)) {
@@ -60,6 +65,9 @@ function stepOf(item: Item): WayBackStep | null {
   }
   return null;
 }
+
+/** What tells one step from another, while the tray changes under it. */
+export const stepKey = (s: WayBackStep): string => `${s.item?.id ?? s.cover?.id ?? ''} ${s.kind}`;
 
 /** Last off, first on; but a cover goes on before its own screws, even where they were recorded late. */
 function homeward(ledger: Ledger): Item[] {

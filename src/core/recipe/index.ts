@@ -1,2 +1,5 @@
+export { type Alternative, alternatives } from './alternatives';
 export { recipeOf, toolOf } from './recipe';
+export { type Doing, overlapped, type Spent, spend } from './spend';
+export { type WayHome, wayHome } from './way-home';
 export { FLIP_MINUTES, TOOL_MINUTES, type WayIn, wayIn } from './way-in';

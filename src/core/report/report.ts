@@ -5,9 +5,12 @@ import {
   functionsTried,
   type JobEvent,
   type JobState,
+  provingLines,
+  soakNow,
   type Weighed,
 } from '../job';
-import { placeWords, specOf, tally } from '../ledger';
+import { backWords, placeWords, specOf, tally } from '../ledger';
+import { PREPARATIONS } from '../preparation';
 import { weighReferral } from '../refer';
 import { deriveChecks, formatReading } from '../unit';
 
@@ -30,6 +33,44 @@ function weighedLine(w: Weighed): ReportLine {
     text: `Weighed: ${w.choice}`,
     result: `${reasons.join('; ')}${w.reason ? `. Against the figures: ${w.reason}` : ''}`,
   };
+}
+
+/** Serial and date code, as they follow a part. */
+const stamps = (x: { serial?: string; dateCode?: string }) =>
+  `${x.serial ? `, serial ${x.serial}` : ''}${x.dateCode ? `, date code ${x.dateCode}` : ''}`;
+
+/** Powering down, charge and the first lead, as they belong to what was made safe. */
+function safelySaid(state: JobState, e: ReturnType<typeof effective>[number]): ReportLine | null {
+  if (e.type === 'power-down.done')
+    return {
+      at: e.at,
+      text: `Powered down: ${state.map.powerDown?.find((s) => s.id === e.step)?.text ?? e.step}`,
+    };
+  if (e.type === 'power-down.passed')
+    return { at: e.at, text: 'Not powered down its own way', result: e.reason };
+  if (e.type === 'lead-rule.chosen') return { at: e.at, text: 'Which lead first', result: e.rule };
+  if (e.type !== 'charge.read') return null;
+  const name = state.map.hazards.find((h) => h.id === e.hazard)?.name ?? e.hazard;
+  return {
+    at: e.at,
+    text: `${name}, how full`,
+    result:
+      e.volts === undefined ? `${e.percent}\u00a0% by ${e.source}` : `${formatReading(e.volts, 'V')} at rest`,
+  };
+}
+
+function soakLine(state: JobState): ReportLine[] {
+  const { soak } = state;
+  if (!soak) return [];
+  const end = soak.endedAt ?? new Date(Date.parse(soak.startedAt) + soak.minutes * 60_000).toISOString();
+  const s = soakNow(state, end);
+  return [
+    {
+      at: soak.startedAt,
+      text: `Soak of ${soak.minutes}\u00a0min`,
+      result: `${s?.looks.length ?? 0} looks, ${s?.failed ? 'it failed' : s?.passed ? 'all good' : 'not finished'}`,
+    },
+  ];
 }
 
 /**
@@ -107,6 +148,8 @@ export function reportOf(state: JobState, events: JobEvent[]): ReportSection[] {
   section(
     'Made safe',
     effective(events).flatMap((e): ReportLine[] => {
+      const said = safelySaid(state, e);
+      if (said) return [said];
       if (e.type !== 'gate.cleared' && e.type !== 'gate.passed') return [];
       const h = state.map.hazards.find((x) => x.id === e.hazard);
       const name = h?.name ?? e.hazard;
@@ -124,10 +167,22 @@ export function reportOf(state: JobState, events: JobEvent[]): ReportSection[] {
           {
             at: fix.at,
             text: fix.name,
-            result: `${fix.element}${fix.serial ? `, serial ${fix.serial}` : ''}`,
+            result: `${fix.element}${stamps(fix)}`,
           },
+          ...(fix.old ? [{ text: 'The old one', result: stamps(fix.old).slice(2) }] : []),
+          ...(fix.across ? [{ text: 'Cables one across at a time', result: fix.across.join(', ') }] : []),
+          ...(fix.prepared ?? []).map((p) => ({
+            at: p.at,
+            text: PREPARATIONS.find((l) => l.id === p.line)?.ask ?? p.line,
+            result: p.note ?? 'done',
+          })),
         ]
       : []),
+    ...state.subUnits.map((u) => ({
+      at: u.at,
+      text: `In the ${u.name}`,
+      result: u.goal || (u.leftAt ? 'left' : 'hands still in it'),
+    })),
   ]);
   section(
     'Proven, before and after',
@@ -160,6 +215,29 @@ export function reportOf(state: JobState, events: JobEvent[]): ReportSection[] {
           }))
       : [],
   );
+  section('Shown beside it', [
+    ...state.told.map((t) => {
+      const p = state.map.parties?.find((x) => x.id === t.party);
+      return {
+        at: t.at,
+        text: `${p?.who ?? t.party} ${p?.must === 'allow' ? 'allowed it' : 'was told'}`,
+        result: t.how,
+      };
+    }),
+    ...provingLines(state).flatMap((l) => {
+      const done = state.proving.find((p) => p.line === l.id);
+      if (!done) return [];
+      const read = done.reading === undefined ? '' : `, ${formatReading(done.reading, done.unit ?? '')}`;
+      return [
+        {
+          at: done.at,
+          text: l.ask,
+          result: `${l.before ? `before ${l.before}; ` : ''}${done.outcome === 'ok' ? 'good' : 'not good'}${read}${done.note ? `, ${done.note}` : ''}`,
+        },
+      ];
+    }),
+    ...soakLine(state),
+  ]);
   section(
     'Came off and went back',
     state.ledger.items
@@ -173,6 +251,8 @@ export function reportOf(state: JobState, events: JobEvent[]): ReportSection[] {
           i.missing ? `${i.missing} missing` : '',
           i.proof ? `proven: ${i.proof.how}` : '',
           i.altered ? `altered: ${i.altered}` : '',
+          i.measured ? `one measured, ${i.measured.mm}\u00a0mm` : '',
+          i.back ? `going back: ${backWords(i.back)}` : '',
         ];
         return {
           at: i.at,

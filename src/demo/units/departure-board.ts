@@ -1,5 +1,6 @@
 import type { UnitMap } from '../../core/unit';
 import { board, cable, chain, measured, powers, seen, setting, supply } from '../build';
+import { departureBoardFaces } from '../faces/departure-board';
 
 /** Ferry departure board of the landing stage: lower rows frozen. */
 export const departureBoard: UnitMap = {
@@ -33,6 +34,7 @@ export const departureBoard: UnitMap = {
     { id: 'upper', name: 'Upper rows show the next ferry', output: 'A3' },
     { id: 'lower', name: 'Lower rows show later ferries', output: 'A4' },
   ],
+  faces: departureBoardFaces,
   hazards: [
     {
       id: 'mains',

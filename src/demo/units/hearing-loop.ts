@@ -1,5 +1,6 @@
 import type { UnitMap } from '../../core/unit';
 import { board, cable, chain, connector, measured, powers, seen, supply } from '../build';
+import { hearingLoopFaces } from '../faces/hearing-loop';
 
 const TWO = ['two loops', 'shielded'];
 const TONE = '1 kHz tone in at J1';
@@ -88,6 +89,8 @@ export const hearingLoop: UnitMap = {
       },
     },
   ],
+  faces: hearingLoopFaces,
+  parties: [{ id: 'hall', who: 'ticket hall', must: 'told', why: 'the tone is heard in every hearing aid' }],
   channels: [
     { id: 'left', name: 'left loop', elements: ['W7', 'A3', 'L1'] },
     { id: 'right', name: 'right loop', elements: ['W8', 'A5', 'L2'] },

@@ -1,6 +1,7 @@
 import { type Header, type Plug, readLineText } from '../../core/mixups';
 import type { UnitMap } from '../../core/unit';
 import { battery, board, cable, chain, lamp, measured, motor, powers, seen, setting, supply } from '../build';
+import { photoPrinterFaces } from '../faces/photo-printer';
 
 const header = (id: string, lines: string, at: { x: number; y: number }, more: Partial<Header>): Header => {
   const read = readLineText(lines);
@@ -129,6 +130,7 @@ export const photoPrinter: UnitMap = {
         caution:
           'Swollen, dented or warm: stop, take it outside, no prying. Local codes and the maker’s instructions come first.',
       },
+      charge: { maxPercent: 30, chemistry: 'li-ion cell', series: 2 },
     },
   ],
   moves: [
@@ -161,6 +163,7 @@ export const photoPrinter: UnitMap = {
       after: ['m5'],
       opens: 'rear cover',
       caution: 'a short lead holds it: tilt it first',
+      back: { note: 'the short lead in its guide, nothing pinched' },
     },
     {
       id: 'm7',
@@ -169,6 +172,7 @@ export const photoPrinter: UnitMap = {
       sideUp: 'rear',
       minutes: 1.3,
       after: ['m6'],
+      back: { torqueNm: 0.5, note: 'crosswise' },
     },
     {
       id: 'm8',
@@ -180,6 +184,19 @@ export const photoPrinter: UnitMap = {
       opens: 'shield plate',
       caution: 'sharp at the lower edge',
     },
+  ],
+  faces: photoPrinterFaces,
+  powerDown: [
+    { id: 'strip', text: 'Let the strip in hand run out', note: 'a strip cut short jams the cutter' },
+    {
+      id: 'counter',
+      text: 'Hold COIN for 5 s until “stored” shows',
+      note: 'the coin count is kept only then',
+    },
+    { id: 'switch', text: 'Switch at the rear to 0, lamp out' },
+  ],
+  parties: [
+    { id: 'arcade', who: 'arcade staff', must: 'told', why: 'a strip printed in a test takes no coin' },
   ],
   headers: [
     header('J1', '+24V; GND', { x: 12, y: 8 }, { landmark: 'lower left, by the fuse' }),

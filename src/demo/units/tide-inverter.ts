@@ -1,5 +1,6 @@
 import type { UnitMap } from '../../core/unit';
 import { board, cable, chain, connector, measured, powers, seen, setting } from '../build';
+import { tideInverterFaces } from '../faces/tide-inverter';
 
 /** Tide-gauge solar inverter at the pier head: dead after the storm. */
 export const tideInverter: UnitMap = {
@@ -31,6 +32,15 @@ export const tideInverter: UnitMap = {
   functions: [
     { id: 'outlet', name: '230 V at the outlet', output: 'X4' },
     { id: 'gauge', name: 'Tide gauge answers', output: 'A5' },
+  ],
+  faces: tideInverterFaces,
+  parties: [
+    {
+      id: 'harbour',
+      who: 'harbour watch',
+      must: 'told',
+      why: 'the tide gauge is silent while the lid is off',
+    },
   ],
   hazards: [
     {

@@ -1,21 +1,30 @@
 import { useCallback, useMemo, useState } from 'react';
-import { specOf, tally, type WayBackStep, wayBack } from '../../core/ledger';
+import type { JobState } from '../../core/job';
+import { holds, specOf, tally, type WayBackStep } from '../../core/ledger';
 import { Action, Second } from '../../ui/Action';
 import { TextField, Wrong } from '../../ui/Field';
 import { useKeys } from '../../ui/Keys';
 import { TickBox } from '../../ui/Signs';
 import { useFocusKept } from '../../ui/use-focus-kept';
+import { useKept } from '../../ui/use-kept';
+import { Faces } from '../faces/Faces';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 import { usePlug } from '../job/use-plug';
 import { Covers } from './Covers';
+import { LengthCheck } from './LengthCheck';
 import { Lid } from './Lid';
+import { Meanwhile } from './Meanwhile';
 import { TryItOpen } from './TryItOpen';
+import { useWayHome } from './use-way-home';
+import { WhichOrder } from './WhichOrder';
 
 /** The way back, written from what was really recorded: the next thing big, the rest below it. */
 export function CloseUp() {
   const { job, go } = useJob();
-  const steps = useMemo(() => wayBack(job.ledger), [job.ledger]);
+  const home = useWayHome();
+  const [order, setOrder] = useKept<'strict' | 'quicker'>(`mulch-way-back-${job.id}`, 'strict');
+  const steps = (order === 'quicker' && home.quicker) || home.strict;
   const next = steps[0];
   const place = useFocusKept<HTMLElement>(`${next?.kind} ${next?.item?.id ?? next?.cover?.id}`);
   if (job.ledger.items.length === 0) {
@@ -45,12 +54,17 @@ export function CloseUp() {
         ) : (
           <AllBack />
         )}
+        <Meanwhile home={home} />
         {steps.length > 1 && (
           <>
             <div className="lead border-t border-rule-strong pt-3">
               <h3 className="sec">Then</h3>
-              <span className="note">last off, first on; {steps.length - 1} to come</span>
+              <span className="note">
+                {steps === home.strict ? 'last off, first on' : 'the quicker order'}; {steps.length - 1} to
+                come
+              </span>
             </div>
+            <WhichOrder home={home} order={order} onOrder={setOrder} />
             <ol className="rows">
               {steps.slice(1).map((s, i) => (
                 <li
@@ -69,9 +83,20 @@ export function CloseUp() {
       <section className="content-start">
         <TryItOpen />
         <Covers />
+        {(job.map.faces?.length ?? 0) > 0 && (
+          <div className="pad border-t border-rule-strong">
+            <Faces title="Where it goes" next={coverOfStep(job, next)} most={{ w: 308, h: 280 }} />
+          </div>
+        )}
       </section>
     </div>
   );
+}
+
+/** The cover that a step belongs to: its own, the one whose screws go in, or the one closed. */
+function coverOfStep(job: JobState, step: WayBackStep | undefined): string | undefined {
+  const { item, cover } = step ?? {};
+  return cover?.id ?? item?.cover ?? job.map.access.find((a) => holds(item?.from, a))?.id;
 }
 
 function AllBack() {
@@ -141,6 +166,7 @@ function NextStep({ step }: { step: WayBackStep }) {
           {plug.worst && <span className="block text-[14px] text-brick font-[600]">{plug.worst}.</span>}
         </p>
       )}
+      {item && step.kind === 'return' && <LengthCheck key={item.id} item={item} />}
       {step.kind === 'return' && item?.kind === 'tape' && (
         <p className="note">Old tape rarely sticks again: write it off from the tray and name the new one.</p>
       )}

@@ -1,7 +1,8 @@
 import { useMemo, useState } from 'react';
-import type { Item } from '../../core/ledger';
+import { holds, type Item } from '../../core/ledger';
 import { Refusal } from '../../core/refusal';
 import { tighten } from '../../core/tighten';
+import { holesOf } from '../../core/unit';
 import { Second } from '../../ui/Action';
 import { Choices, TextField, Wrong } from '../../ui/Field';
 import { useJob } from '../job/use-job';
@@ -63,17 +64,23 @@ export function Lid({ item, count, home }: { item: Item; count: number; home: nu
   const [wrong, setWrong] = useState<string | null>(null);
   const [typed, setTyped] = useState('');
   const [lid, setLid] = useState<'metal' | 'plastic'>(kept?.lid ?? 'metal');
-  const points = tapped ?? (kept?.points.length === count ? kept.points : alongEdge(count));
+  const drawn = useMemo(() => {
+    const cover = job.map.access.find((a) => holds(item.from, a));
+    const holes = cover ? holesOf(job.map.faces, cover.id) : [];
+    return holes.length === count ? fitted(holes) : null;
+  }, [job.map, item.from, count]);
+  const points = tapped ?? (kept?.points.length === count ? kept.points : (drawn ?? alongEdge(count)));
   const named = useMemo(() => points.map((p, i) => ({ id: String(i + 1), ...p })), [points]);
+  const torque = item.back?.torqueNm;
   const passes = useMemo(() => {
     if (named.length !== count) return [];
     try {
-      return tighten({ points: named, lid }).passes;
+      return tighten({ points: named, lid, ...(torque === undefined ? {} : { torque }) }).passes;
     } catch (error) {
       if (error instanceof Refusal) return [];
       throw error;
     }
-  }, [named, lid, count]);
+  }, [named, lid, count, torque]);
   const order = passes[0]?.sequence ?? [];
   const next = order[home];
 
@@ -103,7 +110,9 @@ export function Lid({ item, count, home }: { item: Item; count: number; home: nu
             ? `${tapped.length} of ${count}, in the order you number them`
             : kept
               ? 'as the holes were placed; not to scale'
-              : 'holes along the edge, until you place them'}
+              : drawn
+                ? 'as drawn on the face'
+                : 'holes along the edge, until you place them'}
         </span>
       </div>
       <div className="flex flex-wrap gap-5 items-start">
@@ -156,8 +165,18 @@ export function Lid({ item, count, home }: { item: Item; count: number; home: nu
           <p>
             <b>{order.join(' – ')}</b>
           </p>
+          {item.back?.torqueNm !== undefined && (
+            <p>
+              <b>{item.back.torqueNm}&nbsp;N·m</b>, stop at the first click
+            </p>
+          )}
           <p className="note">
-            {passes.map((p) => p.name).join(', then ')}.{' '}
+            {passes
+              .map((p) =>
+                p.torque === undefined ? p.name : `${p.name} to ${Number(p.torque.toFixed(2))}\u00a0N·m`,
+              )
+              .join(', then ')}
+            .{' '}
             {lid === 'metal'
               ? 'Crosswise, so that it comes down evenly.'
               : 'Hand tight, stop at first resistance.'}

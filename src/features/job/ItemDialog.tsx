@@ -1,5 +1,8 @@
 import { useState } from 'react';
+import type { PhotoPin } from '../../core/job';
 import { type Item, PLACE_KINDS, type PlaceKind, placeWords, specOf, tally } from '../../core/ledger';
+import { Refusal } from '../../core/refusal';
+import { parseReading } from '../../core/unit';
 import { Second } from '../../ui/Action';
 import { Dialog } from '../../ui/Dialog';
 import { SelectField, TextField, Wrong } from '../../ui/Field';
@@ -8,14 +11,38 @@ import { useJob } from './use-job';
 
 /** One thing of the tray: how it stands, and what can happen to it beside going home. */
 export function ItemDialog({ item, onClose }: { item: Item; onClose(): void }) {
-  const { record } = useJob();
+  const { job, record } = useJob();
   const t = tally(item);
+  const shows = (pin: PhotoPin) => pin.item === item.id || pin.on.toLowerCase() === item.name.toLowerCase();
+  const seen = job.photos.filter((p) => p.pins?.some(shows));
   const [count, setCount] = useState('1');
   const [reason, setReason] = useState('');
   const [replacement, setReplacement] = useState('');
   const [kind, setKind] = useState<PlaceKind>(item.place.kind);
   const [label, setLabel] = useState(item.place.label ?? '');
+  const [back, setBack] = useState({
+    note: item.back?.note ?? '',
+    torque: String(item.back?.torqueNm ?? ''),
+    cure: String(item.back?.cureMinutes ?? ''),
+    fresh: item.back?.fresh ?? false,
+  });
   const [wrong, setWrong] = useState<Refused | null>(null);
+  const noteBack = () => {
+    try {
+      done(
+        record('way-back.noted', {
+          item: item.id,
+          ...(back.note.trim() ? { note: back.note.trim() } : {}),
+          ...(back.torque.trim() ? { torqueNm: parseReading(back.torque) } : {}),
+          ...(back.cure.trim() ? { cureMinutes: parseReading(back.cure) } : {}),
+          ...(back.fresh ? { fresh: true } : {}),
+        }),
+      );
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+      setWrong({ reason: error.message, path: '' });
+    }
+  };
   const done = (refused: Refused | null) => {
     setWrong(refused);
     if (!refused) onClose();
@@ -35,6 +62,21 @@ export function ItemDialog({ item, onClose }: { item: Item; onClose(): void }) {
         <div className="mb-3">
           <Wrong>{wrong.reason}</Wrong>
         </div>
+      )}
+      {seen.length > 0 && (
+        <ul className="flex flex-wrap gap-3 mb-4" aria-label="Pictures of it">
+          {seen.map((p) => (
+            <li key={p.id} className="w-[120px] note leading-[1.2]">
+              <img
+                src={`/api/photos/${p.file}?size=small`}
+                alt={p.caption || `Picture taken in ${p.stop}`}
+                className="w-full h-[84px] object-cover border border-rule-strong"
+              />
+              {p.caption || p.stop}, pin{' '}
+              {(p.pins ?? []).flatMap((x, i) => (shows(x) ? [i + 1] : [])).join(', ')}
+            </li>
+          ))}
+        </ul>
       )}
       <div className="grid gap-4">
         <div className="grid grid-cols-[110px_1fr] gap-3 items-end">
@@ -114,6 +156,41 @@ export function ItemDialog({ item, onClose }: { item: Item; onClose(): void }) {
               }
             >
               Write off
+            </Second>
+          </div>
+        )}
+        {t.off > 0 && (
+          <div className="grid grid-cols-[1fr_96px_96px] gap-3 items-end border-t border-rule pt-3">
+            <TextField
+              label="Different going back"
+              placeholder="gasket, thread lock, lead in its guide"
+              value={back.note}
+              onChange={(e) => setBack({ ...back, note: e.target.value })}
+            />
+            <TextField
+              label="Torque, N·m"
+              inputMode="decimal"
+              value={back.torque}
+              onChange={(e) => setBack({ ...back, torque: e.target.value })}
+            />
+            <TextField
+              label="Cures, min"
+              inputMode="decimal"
+              value={back.cure}
+              onChange={(e) => setBack({ ...back, cure: e.target.value })}
+            />
+            <div className="choices col-span-2">
+              <label>
+                <input
+                  type="checkbox"
+                  checked={back.fresh}
+                  onChange={(e) => setBack({ ...back, fresh: e.target.checked })}
+                />
+                <span className="dot" aria-hidden="true" />a new one every time
+              </label>
+            </div>
+            <Second small onClick={noteBack}>
+              Note it
             </Second>
           </div>
         )}

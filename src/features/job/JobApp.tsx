@@ -19,7 +19,9 @@ import { HistoryDialog } from './HistoryDialog';
 import { Live } from './Live';
 import { Notices } from './Notices';
 import { ParkDialog } from './ParkDialog';
+import { ParkedSheet } from './ParkedSheet';
 import { Run } from './Run';
+import { SubUnitBar } from './SubUnitBar';
 import { jobPath, STOP_TITLE, stopOf } from './stop-path';
 import { RunningTimers, TimerDialog } from './Timers';
 import { Tray } from './Tray';
@@ -122,6 +124,8 @@ function View() {
       <Run />
       <main className="main" id="main" aria-label={STOP_TITLE[stop]}>
         <RunningTimers />
+        <ParkedSheet />
+        <SubUnitBar />
         <Notices refusal={refusal} onDismiss={() => setRefusal(null)} />
         <Sheet key={stop} />
       </main>

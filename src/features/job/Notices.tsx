@@ -1,23 +1,11 @@
 import { Warn } from '../../ui/Signs';
 import { useJob } from './use-job';
 
-/** What the whole job view has to say: parked, unsent, turned back. */
+/** What the whole job view has to say: unsent, turned back. */
 export function Notices({ refusal, onDismiss }: { refusal: string | null; onDismiss(): void }) {
-  const { job, snapshot, record, dismiss } = useJob();
+  const { snapshot, dismiss } = useJob();
   return (
     <div aria-live="polite" className="no-print">
-      {job.parked && (
-        <div className="notice parked">
-          <span className="mono">P</span>
-          <span>
-            Parked: {job.parked.why}
-            {job.parked.until && `, ${job.parked.until}`}
-          </span>
-          <button type="button" onClick={() => record('job.resumed', {})}>
-            Take it up
-          </button>
-        </div>
-      )}
       {snapshot.turnedBack && (
         <div className="notice" role="alert">
           <Warn />

@@ -1,9 +1,13 @@
 import { liveLines } from '../../core/hazard';
 import { coversNeeded, gatesAhead, openAccess } from '../../core/job';
 import { Action, Second } from '../../ui/Action';
-import { TickBox } from '../../ui/Signs';
+import { Faces } from '../faces/Faces';
 import { useJob } from '../job/use-job';
+import { ChargeGate } from './ChargeGate';
+import { FirstLeadRule } from './FirstLeadRule';
 import { GatePanel } from './GatePanel';
+import { MovesExpose } from './MovesExpose';
+import { PowerDown } from './PowerDown';
 
 /** The gates of this unit: what is live, the act that ends it, the reading that proves it. */
 export function MakeSafe() {
@@ -37,9 +41,12 @@ export function MakeSafe() {
             <Second onClick={() => go('take in')}>Note a hazard</Second>
           </div>
         )}
+        <PowerDown />
         {order.map((l) => (
           <GatePanel key={l.hazard.id} line={l} />
         ))}
+        <ChargeGate />
+        <FirstLeadRule />
         <div className="pad flex flex-wrap gap-3 border-t border-rule-strong">
           <Action
             held={ahead.length ? `held by ${ahead.map((h) => h.name).join(', ')}` : undefined}
@@ -58,28 +65,17 @@ export function MakeSafe() {
       </section>
       <section className="pad grid gap-4 content-start">
         <div>
-          <h2 className="sec pb-1">On the way in</h2>
-          {job.map.access.length === 0 && <p className="note">No cover is on the map.</p>}
-          <ol className="rows">
-            {job.map.access
-              .filter((a) => needed.length === 0 || needed.includes(a.id))
-              .map((a) => {
-                const bares = job.map.hazards.filter((h) => h.exposedBy?.includes(a.id));
-                return (
-                  <li key={a.id}>
-                    <span className="flex gap-2 items-center">
-                      {open.includes(a.id) && <TickBox />} <b>{a.name}</b> {open.includes(a.id) && 'off'}
-                    </span>
-                    <span className="note">
-                      {bares.length
-                        ? `bares ${bares.map((h) => h.name).join(', ')}`
-                        : 'bares nothing that is known'}
-                    </span>
-                  </li>
-                );
-              })}
-          </ol>
+          <MovesExpose />
         </div>
+        {(job.map.faces?.length ?? 0) > 0 && (
+          <div className="border-t border-rule pt-3">
+            <Faces
+              title="Where it can hurt"
+              next={needed.find((c) => !open.includes(c))}
+              most={{ w: 308, h: 300 }}
+            />
+          </div>
+        )}
         <div className="border-t border-rule pt-3 grid gap-2">
           <h2 className="sec">Before hands go in</h2>
           <ul className="note list-disc pl-5 grid gap-1">

@@ -32,8 +32,7 @@ export function ByButtons({ onText }: { onText(t: string): void }) {
   };
   const lengths = LENGTHS[thread] ?? METRIC;
   return (
-    <section className="pad grid gap-3 content-start" aria-label="By buttons">
-      <h2 className="sec">By buttons</h2>
+    <section className="grid gap-3 content-start" aria-label="By buttons">
       <Choices
         hideLabel
         label="What came off"

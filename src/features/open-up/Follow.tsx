@@ -1,10 +1,12 @@
 import { useState } from 'react';
-import { type QuickLine, readLine, specOf } from '../../core/ledger';
+import { holding } from '../../core/hazard';
+import { openAccess } from '../../core/job';
+import { backWords, type QuickLine, readLine, specOf } from '../../core/ledger';
 import type { WayIn } from '../../core/recipe';
 import type { MapMove } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
-import { Flip, Warn } from '../../ui/Signs';
+import { Flip, Posts, Warn } from '../../ui/Signs';
 import { ItemPicture } from '../job/Tray';
 import { useJob } from '../job/use-job';
 
@@ -22,13 +24,16 @@ function titleOf({ item, text }: QuickLine): string {
 export function Follow({
   way,
   wrong,
+  reckoning,
   onOtherwise,
 }: {
   way: WayIn | null;
   wrong: string | null;
+  /** a quicker order is being looked for */
+  reckoning: boolean;
   onOtherwise(text: string): void;
 }) {
-  const { job, record } = useJob();
+  const { job, record, go } = useJob();
   const [refused, setRefused] = useState<string | null>(null);
   if (wrong)
     return (
@@ -61,6 +66,8 @@ export function Follow({
       })?.reason ?? null,
     );
   };
+  const cover = way.steps.find((m) => m.opens)?.opens;
+  const held = holding(job.map.hazards, job.hazards, openAccess(job), cover);
   const n = job.followed.length + 1;
   return (
     <form
@@ -100,6 +107,21 @@ export function Follow({
               <Warn /> {next.caution}
             </p>
           )}
+          {next.back && <p className="note">Going back: {backWords(next.back)}</p>}
+          {next.handsOff !== undefined && (
+            <p className="note">Then it takes {minutes(next.handsOff)}&nbsp;min by itself; a timer starts.</p>
+          )}
+          {held.length > 0 && (
+            <p className="grid grid-cols-[30px_1fr_auto] gap-3 items-center border border-bark p-2">
+              <Posts size={26} />
+              <b>
+                Held by {held.map((h) => h.name).join(', ')}, before the {cover} comes off
+              </b>
+              <Second small onClick={() => go('make safe')}>
+                Make safe
+              </Second>
+            </p>
+          )}
           {refused && <Wrong>{refused}</Wrong>}
           <div className="flex flex-wrap gap-3 pt-1">
             <Action type="submit" className="min-h-[64px]!">
@@ -109,13 +131,13 @@ export function Follow({
           </div>
         </div>
       </div>
-      <Ahead way={way} />
+      <Ahead way={way} reckoning={reckoning} />
     </form>
   );
 }
 
 /** What is still to come, what it takes, and the tools to lay out. */
-function Ahead({ way }: { way: WayIn }) {
+function Ahead({ way, reckoning }: { way: WayIn; reckoning: boolean }) {
   const rest = way.steps.slice(1, 5);
   const words = (m: MapMove) => titleOf(readLine(m.text));
   return (
@@ -128,7 +150,7 @@ function Ahead({ way }: { way: WayIn }) {
       <p className="note">
         {way.optimal
           ? 'No order of these moves is quicker.'
-          : `At least ${minutes(way.lowerBound)} min in any order.`}
+          : `At least ${minutes(way.lowerBound)} min in any order.${reckoning ? ' Looking for a quicker one.' : ''}`}
         {way.asFound !== null && ` In the order they were found: ${minutes(way.asFound)} min.`}
       </p>
       <p>

@@ -1,20 +1,31 @@
+import { Tabs } from 'radix-ui';
 import { useState } from 'react';
+import { coversNeeded, type JobState, openAccess } from '../../core/job';
 import { placeWords, specOf, tally } from '../../core/ledger';
 import { Clock } from '../../ui/Clock';
 import { Flip } from '../../ui/Signs';
+import { Faces } from '../faces/Faces';
 import { FoundScrew } from '../job/FoundScrew';
+import { SubUnitButton } from '../job/SubUnitBar';
 import { useJob } from '../job/use-job';
+import { Photos } from '../photos/Photos';
 import { ByButtons } from './ByButtons';
 import { EntryLine } from './EntryLine';
 import { Follow } from './Follow';
 import { Reach } from './Reach';
 import { useWayIn } from './use-way-in';
 
+type Beside = 'faces' | 'buttons' | 'pictures';
+
+/** The cover that comes off next on the way to what is planned. */
+const nextCover = (job: JobState) => coversNeeded(job).find((c) => !openAccess(job).includes(c));
+
 /** Opening a unit met for the first time: every move goes down as it is done, and the way back writes itself. */
 export function OpenUp() {
   const { job } = useJob();
   const [text, setText] = useState('');
-  const { way, wrong } = useWayIn();
+  const { way, wrong, reckoning } = useWayIn();
+  const [beside, setBeside] = useState<Beside>(job.map.faces?.length ? 'faces' : 'buttons');
   const put = (t: string) => {
     setText(t);
     document.querySelector<HTMLElement>('[data-key=entry]')?.focus();
@@ -24,9 +35,9 @@ export function OpenUp() {
   const flips = moves.filter((m) => m.sideUp).length;
   return (
     <div className="grid content-start min-h-full grid-rows-[auto_auto_1fr]">
-      <Follow way={way} wrong={wrong} onOtherwise={put} />
+      <Follow way={way} wrong={wrong} reckoning={reckoning} onOtherwise={put} />
       <EntryLine text={text} onText={setText} beside={Boolean(way?.steps.length)} />
-      <div className="grid grid-cols-[minmax(0,1.05fr)_minmax(0,1.1fr)_minmax(0,.9fr)] max-[1000px]:grid-cols-1 [&>*+*]:border-l [&>*+*]:border-rule">
+      <div className="grid grid-cols-[minmax(0,.85fr)_minmax(0,1.25fr)_minmax(0,.9fr)] max-[1000px]:grid-cols-1 [&>*+*]:border-l [&>*+*]:border-rule">
         <section className="pad" aria-label="Off so far">
           <div className="lead pb-2">
             <h2 className="sec">Off so far</h2>
@@ -35,6 +46,7 @@ export function OpenUp() {
               {flips > 0 && `, ${flips} ${flips === 1 ? 'flip' : 'flips'}`}
             </span>
             <FoundScrew />
+            <SubUnitButton />
             {moves.some((m) => m.item) && (
               <a className="act-2 small" href={`/api/jobs/${job.id}/labels`} target="_blank" rel="noreferrer">
                 Print labels
@@ -66,6 +78,7 @@ export function OpenUp() {
                       : m.text}
                     <span className="note block">
                       {it?.from ?? m.verb}
+                      {it?.within && `, of the ${job.subUnits.find((u) => u.id === it.within)?.name}`}
                       {it && tally(it).back > 0 && `, ${tally(it).back} back`}
                     </span>
                   </span>
@@ -77,7 +90,26 @@ export function OpenUp() {
             })}
           </ol>
         </section>
-        <ByButtons onText={put} />
+        <section className="pad grid gap-3 content-start min-w-0">
+          <Tabs.Root value={beside} onValueChange={(v) => setBeside(v as Beside)} className="grid gap-3">
+            <Tabs.List className="tabs" aria-label="Beside the list">
+              <Tabs.Trigger value="faces">Where it sits</Tabs.Trigger>
+              <Tabs.Trigger value="buttons">By buttons</Tabs.Trigger>
+              <Tabs.Trigger value="pictures">
+                Pictures <b>{job.photos.length || ''}</b>
+              </Tabs.Trigger>
+            </Tabs.List>
+            <Tabs.Content value="faces">
+              <Faces title="Where it sits" next={nextCover(job)} />
+            </Tabs.Content>
+            <Tabs.Content value="buttons">
+              <ByButtons onText={put} />
+            </Tabs.Content>
+            <Tabs.Content value="pictures">
+              <Photos title="Pictures" hint="Before each plug leaves: how it sits, how its leads run." />
+            </Tabs.Content>
+          </Tabs.Root>
+        </section>
         <Reach onText={put} />
       </div>
     </div>

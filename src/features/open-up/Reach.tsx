@@ -1,7 +1,9 @@
 import { coversNeeded, gatesAhead, openAccess } from '../../core/job';
 import { Action, Second } from '../../ui/Action';
-import { Posts, TickBox } from '../../ui/Signs';
+import { Posts } from '../../ui/Signs';
 import { useJob } from '../job/use-job';
+import { AccessTree } from './AccessTree';
+import { WaysCompared } from './WaysCompared';
 
 /** What is still over the element that the plan wants reached. */
 export function Reach({ onText }: { onText(t: string): void }) {
@@ -40,62 +42,8 @@ export function Reach({ onText }: { onText(t: string): void }) {
           </div>
         </dl>
       )}
-      <ol className="grid gap-2">
-        {covers.map((c, i) => {
-          const off = open.includes(c.id);
-          const held = gates.filter((h) => h.exposedBy?.includes(c.id) && !h.clear.inside);
-          return (
-            <li
-              key={c.id}
-              style={{ marginLeft: i * 8 }}
-              className="grid grid-cols-[36px_1fr] gap-3 items-start"
-            >
-              {off ? (
-                <span className="pt-1 pl-2">
-                  <TickBox size={20} />
-                </span>
-              ) : (
-                <svg width="32" height="32" viewBox="0 0 32 32" aria-hidden="true">
-                  <path
-                    d="M1.500 1.500H20L30 16 20 30.500H1.500Z"
-                    fill={c === left[0] ? 'var(--color-ochre-fill)' : 'var(--color-inset)'}
-                    stroke="var(--color-bark)"
-                    strokeWidth="1.500"
-                  />
-                  <text
-                    x="13"
-                    y="22"
-                    textAnchor="middle"
-                    fontSize="17"
-                    fontWeight="700"
-                    style={c === left[0] ? { fill: '#271C14' } : undefined}
-                  >
-                    {i + 1}
-                  </text>
-                </svg>
-              )}
-              <span>
-                <b>{c.name}</b> {off ? 'off' : ''}
-                {held.length > 0 && !off && (
-                  <span className="block text-brick text-[14px] font-[600]">
-                    bares {held.map((h) => h.name).join(', ')}
-                  </span>
-                )}
-                {!off && (
-                  <span className="flex flex-wrap gap-2 pt-1">
-                    <Second small onClick={() => onText(`4 x M3x8 PH1 ${c.name}`)}>
-                      Its screws
-                    </Second>
-                    <Second small onClick={() => onText(`lift ${c.name} > shelf`)}>
-                      It is off
-                    </Second>
-                  </span>
-                )}
-              </span>
-            </li>
-          );
-        })}
-      </ol>
+      <AccessTree needed={covers.map((c) => c.id)} next={left[0]?.id} onText={onText} />
+      <WaysCompared />
       {gates.length > 0 && (
         <div className="grid grid-cols-[40px_1fr] gap-3 items-center border border-bark p-3">
           <Posts size={34} />

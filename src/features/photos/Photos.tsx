@@ -4,6 +4,7 @@ import { Clock } from '../../ui/Clock';
 import { Dialog } from '../../ui/Dialog';
 import { TextField, Wrong } from '../../ui/Field';
 import { useJob } from '../job/use-job';
+import { PhotoView } from './PhotoView';
 import { sendPhoto } from './send-photo';
 
 /** Pictures of a job: taken or chosen, each with what it shows, and looked at closely. */
@@ -14,7 +15,6 @@ export function Photos({ title, hint }: { title: string; hint: string }) {
   const [busy, setBusy] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);
   const [shown, setShown] = useState<string | null>(null);
-  const [close, setClose] = useState(false);
   const take = async () => {
     const chosen = [...(file.current?.files ?? [])];
     if (file.current) file.current.value = '';
@@ -47,10 +47,7 @@ export function Photos({ title, hint }: { title: string; hint: string }) {
               <button
                 type="button"
                 className="block w-full border border-rule-strong bg-inset"
-                onClick={() => {
-                  setShown(p.id);
-                  setClose(false);
-                }}
+                onClick={() => setShown(p.id)}
               >
                 <img
                   src={`/api/photos/${p.file}?size=small`}
@@ -63,6 +60,7 @@ export function Photos({ title, hint }: { title: string; hint: string }) {
               </button>
               <span className="note block leading-[1.2]">
                 {p.caption || p.stop}, <Clock at={p.at} />
+                {p.pins?.length ? `, ${p.pins.length} ${p.pins.length === 1 ? 'pin' : 'pins'}` : ''}
               </span>
             </li>
           ))}
@@ -92,26 +90,8 @@ export function Photos({ title, hint }: { title: string; hint: string }) {
         />
       </div>
       {wrong && <Wrong>{wrong}</Wrong>}
-      <Dialog open={big !== undefined} onClose={() => setShown(null)} title={big?.caption || 'Picture'}>
-        {big && (
-          <div className="grid gap-2">
-            <div className="overflow-auto max-h-[70vh]">
-              <img
-                src={`/api/photos/${big.file}`}
-                alt={big.caption || `Picture taken in ${big.stop}`}
-                className={close ? 'max-w-none' : 'w-full'}
-              />
-            </div>
-            <div className="flex gap-3 items-center">
-              <Second small aria-pressed={close} onClick={() => setClose(!close)}>
-                {close ? 'The whole picture' : 'Closer'}
-              </Second>
-              <span className="note">
-                <Clock at={big.at} day />, {big.by}, in {big.stop}
-              </span>
-            </div>
-          </div>
-        )}
+      <Dialog wide open={big !== undefined} onClose={() => setShown(null)} title={big?.caption || 'Picture'}>
+        {big && <PhotoView key={big.id} photo={big} />}
       </Dialog>
     </section>
   );

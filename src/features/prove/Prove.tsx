@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { type BeforeAfter, beforeAfter, functionsTried, symptomProof } from '../../core/job';
+import { type BeforeAfter, beforeAfter, functionsTried, symptomId, symptomProof } from '../../core/job';
 import { formatReading, type MapCheck } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
@@ -9,6 +9,10 @@ import { TickBox, Warn } from '../../ui/Signs';
 import { useFocusKept } from '../../ui/use-focus-kept';
 import { useJob } from '../job/use-job';
 import { Answering } from '../trace/Answering';
+import { Parties } from './Parties';
+import { Repeats } from './Repeats';
+import { ShownBeside } from './ShownBeside';
+import { SoakTest } from './SoakTest';
 
 /** The failing checks once more, before and after side by side. */
 export function Prove() {
@@ -127,6 +131,7 @@ function ProveSheet() {
         )}
       </section>
       <section className="pad grid gap-4 content-start">
+        <Parties />
         <h2 className="sec">Result</h2>
         {!proof && (
           <p className="note">
@@ -138,6 +143,10 @@ function ProveSheet() {
           <>
             <p className="flex gap-2 items-center text-moss font-[650]">
               <TickBox size={18} /> {job.fix?.name} mended it
+            </p>
+            <p className="note">
+              Signed by {proof.by}, <Clock at={proof.at} day />
+              {proof.open.length > 0 ? `, with the ${proof.open.join(', the ')} off` : ', closed'}
             </p>
             {open.length > 0 ? (
               <>
@@ -176,6 +185,9 @@ function ProveSheet() {
             {wrong && <Wrong>{wrong}</Wrong>}
           </>
         )}
+        <Repeats />
+        <ShownBeside />
+        <SoakTest onLook={() => setPicked(symptomId(job))} />
         {functions.length > 1 && (
           <div className="border-t border-rule pt-3">
             <h3 className="sec pb-1">Everything it should do</h3>

@@ -1,9 +1,14 @@
 import { useState } from 'react';
 import { Action, Second } from '../../ui/Action';
 import { TextField, Wrong } from '../../ui/Field';
-import { Arrow, TickBox } from '../../ui/Signs';
+import { TickBox } from '../../ui/Signs';
+import { Faces } from '../faces/Faces';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
+import { Photos } from '../photos/Photos';
+import { CableMode } from './CableMode';
+import { OutIn } from './OutIn';
+import { Preparations } from './Preparations';
 
 /** The part out, the part in; or the gentler remedy, done. */
 export function Swap() {
@@ -35,123 +40,27 @@ export function Swap() {
             <p className="flex gap-2 items-center text-[18px]">
               <TickBox size={20} /> Done: {job.fix.name}
               {job.fix.serial && `, serial ${job.fix.serial}`}
+              {job.fix.dateCode && `, date code ${job.fix.dateCode}`}
             </p>
+            {job.fix.across && <p className="note">Across one at a time: {job.fix.across.join(', ')}</p>}
             <Action keyName="7" onClick={() => go('close up')}>
               Close up
             </Action>
           </div>
         ) : plan.remedyKind === 'replace' ? (
-          <OutIn name={`${element?.name ?? ''} ${element?.id ?? ''}`.trim()} part={plan.parts[0] ?? ''} />
+          <>
+            <CableMode />
+            <OutIn name={`${element?.name ?? ''} ${element?.id ?? ''}`.trim()} part={plan.parts[0] ?? ''} />
+          </>
         ) : (
           <Gentle />
         )}
       </section>
-      <section className="pad grid gap-3 content-start">
-        <h2 className="sec">Before it goes in</h2>
-        <ul className="rows">
-          {[
-            ['Same plug', 'family, contacts, key: beside the old one'],
-            ['Same way round', 'mark contact 1 before the old one leaves'],
-            ['Pins straight', 'look along both rows'],
-            ['Nothing left on the old one', 'heat sink, bracket, shield, jumpers'],
-            ['Polarity', 'red and black read with the meter, not by colour'],
-          ].map(([head, note]) => (
-            <li key={head}>
-              <b>{head}</b>
-              <span className="note block">{note}</span>
-            </li>
-          ))}
-        </ul>
-        <p className="note">Common practice, no source. The maker’s instructions come first.</p>
+      <section className="pad grid gap-4 content-start">
+        {plan.remedyKind === 'replace' && !job.fix && <Preparations />}
+        {(job.map.faces?.length ?? 0) > 0 && <Faces title="Where it sits" most={{ w: 308, h: 300 }} />}
+        {job.fix && <Photos title="Pictures" hint="As it sits now, before it is covered." />}
       </section>
-    </div>
-  );
-}
-
-function OutIn({ name, part }: { name: string; part: string }) {
-  const { job, record } = useJob();
-  const [old, setOld] = useState(`old ${name}`);
-  const [carry, setCarry] = useState('');
-  const [fresh, setFresh] = useState(part);
-  const [serial, setSerial] = useState('');
-  const [wrong, setWrong] = useState<Refused | null>(null);
-  const out = (e: React.FormEvent) => {
-    e.preventDefault();
-    const list = carry
-      .split(',')
-      .map((c) => c.trim())
-      .filter(Boolean);
-    setWrong(record('part.removed', { name: old, ...(list.length ? { carry: list } : {}) }));
-  };
-  const fit = (e: React.FormEvent) => {
-    e.preventDefault();
-    setWrong(record('part.fitted', { name: fresh, ...(serial.trim() ? { serial: serial.trim() } : {}) }));
-  };
-  const isOut = job.out !== null;
-  const at = (path: string) => (wrong?.path === path ? wrong.reason : undefined);
-  return (
-    <div className="grid grid-cols-[1fr_44px_1fr] max-[760px]:grid-cols-1 gap-4 items-start">
-      <form
-        onSubmit={out}
-        className={`grid gap-3 p-4 border ${isOut ? 'border-rule' : 'border-bark border-2'}`}
-      >
-        <h3 className="sec flex gap-2 items-center">{isOut && <TickBox size={18} />} Out</h3>
-        {isOut ? (
-          <p>
-            {job.ledger.items.find((i) => i.id === job.out?.item)?.name} is out, kept in a bag marked old.
-          </p>
-        ) : (
-          <>
-            <TextField
-              label="What comes out"
-              value={old}
-              onChange={(e) => setOld(e.target.value)}
-              wrong={at('/name')}
-            />
-            <TextField
-              label="Goes over to the new one"
-              placeholder="heat sink, bracket"
-              value={carry}
-              onChange={(e) => setCarry(e.target.value)}
-              hint="Parted by commas. Each stays in the tray until it has moved."
-            />
-            {wrong && wrong.path !== '/name' && <Wrong>{wrong.reason}</Wrong>}
-            <Action type="submit" keyName="Enter" className="justify-self-start">
-              It is out
-            </Action>
-          </>
-        )}
-      </form>
-      <span className="self-center justify-self-center">
-        <Arrow size={32} />
-      </span>
-      <form
-        onSubmit={fit}
-        className={`grid gap-3 p-4 border ${isOut ? 'border-bark border-2' : 'border-rule'}`}
-      >
-        <h3 className="sec">In</h3>
-        <TextField
-          label="What goes in"
-          value={fresh}
-          onChange={(e) => setFresh(e.target.value)}
-          disabled={!isOut}
-          wrong={isOut ? at('/name') : undefined}
-        />
-        <TextField
-          label="Serial or date code"
-          value={serial}
-          onChange={(e) => setSerial(e.target.value)}
-          disabled={!isOut}
-        />
-        {isOut && wrong && wrong.path !== '/name' && <Wrong>{wrong.reason}</Wrong>}
-        {isOut ? (
-          <Action type="submit" keyName="Enter" className="justify-self-start">
-            It is in
-          </Action>
-        ) : (
-          <p className="note">Opens once the old one is out.</p>
-        )}
-      </form>
     </div>
   );
 }

@@ -55,7 +55,9 @@ export const pinPlaced = kind<Where & { x: number; y: number; on: string; item?:
       );
       return checked(
         withFaces(state, (faces) =>
-          faces.map((f) => (f.id === face ? { ...f, pins: [...(f.pins ?? []), { x, y, on: on.trim() }] } : f)),
+          faces.map((f) =>
+            f.id === face ? { ...f, pins: [...(f.pins ?? []), { x, y, on: on.trim() }] } : f,
+          ),
         ),
       );
     }

@@ -101,8 +101,7 @@ export const powerDownDone = kind<{ step: string }>({
     demand(next.id === step, `${next.text} comes first`, '/step');
     return { ...state, poweredDown: { done: [...state.poweredDown.done, step] } };
   },
-  says: (p, state) =>
-    `Powered down: ${state.map.powerDown?.find((s) => s.id === p.step)?.text ?? p.step}`,
+  says: (p, state) => `Powered down: ${state.map.powerDown?.find((s) => s.id === p.step)?.text ?? p.step}`,
 });
 
 /** The unit's own way to power down cannot be gone, mostly because it is dead. */

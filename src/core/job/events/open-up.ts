@@ -1,8 +1,8 @@
 import { arm, chargeHolds, firstLeadOf, holding, partFirst, workOf } from '../../hazard';
 import {
   alter,
-  backWords,
   type BackState,
+  backWords,
   countItem,
   coverOf,
   giveBack,
@@ -10,8 +10,8 @@ import {
   type Item,
   type ItemDraft,
   lengthSeen,
-  noteBack,
   miss,
+  noteBack,
   type Place,
   placeWords,
   prove,
@@ -73,6 +73,22 @@ function waits(
   demand(!first, first ? `${first.plug} first: ${first.why}` : '', '/item');
 }
 
+/** Covers that lie over a cover of the map, or over its screws; undefined where the map does not say. */
+function liesUnder(state: JobState, cover: string | undefined, from: string | undefined) {
+  const at = state.map.access.find((a) => a.id === cover || holdsFrom(from, a));
+  if (!at) return undefined;
+  const over = new Set<string>();
+  const add = (id: string) => {
+    for (const n of state.map.access.find((a) => a.id === id)?.needs ?? []) {
+      if (over.has(n)) continue;
+      over.add(n);
+      add(n);
+    }
+  };
+  add(at.id);
+  return [...over];
+}
+
 const subUnitOf = (state: JobState) => state.subUnits.find((u) => !u.leftAt);
 
 export const moveRecorded = kind<{
@@ -94,18 +110,26 @@ export const moveRecorded = kind<{
     if (move.item && (cover || state.ledger.covers.length > 0))
       handsIn(state, cover, move.item.kind === 'plug' ? move.item.name : undefined);
     const within = subUnitOf(state)?.id;
+    const under = liesUnder(state, cover, move.item?.kind === 'fastener' ? move.item.from : undefined);
     const taken = take(
       state.ledger,
-      { ...move, ...(cover ? { cover } : {}), ...(within ? { within } : {}) },
+      {
+        ...move,
+        ...(cover ? { cover } : {}),
+        ...(within ? { within } : {}),
+        ...(under ? { under } : {}),
+      },
       { id, at },
     );
-    const back = state.map.moves?.find((m) => m.id === recipe)?.back;
-    const ledger = back && move.item ? noteBack(taken, id, back) : taken;
+    const known = state.map.moves?.find((m) => m.id === recipe);
+    const ledger = known?.back && move.item ? noteBack(taken, id, known.back) : taken;
+    const waits = known?.handsOff ? [{ id, what: known.text, startedAt: at, minutes: known.handsOff }] : [];
     const early = state.stop === 'take in' || state.stop === 'trace';
     return {
       ...state,
       ledger,
       ...(recipe ? { followed: [...state.followed, recipe] } : {}),
+      ...(waits.length ? { timers: [...state.timers, ...waits] } : {}),
       stop: early || state.fix ? state.stop : 'open up',
     };
   },

@@ -32,7 +32,10 @@ export interface Sheet {
     | 'checks'
     | 'moves'
     | 'headers'
-    | 'plugs';
+    | 'plugs'
+    | 'faces'
+    | 'powerDown'
+    | 'parties';
   title: string;
   note: string;
   empty: string;

@@ -1,5 +1,6 @@
 import { Refusal } from '../../../../core/refusal';
-import { names, namesIn, numberIn, onlyIn, put, type Sheet, text, withoutRow, withRow } from '../sheet';
+import { removeCover, renameCover } from '../../../../core/unit';
+import { names, namesIn, numberIn, onlyIn, type Sheet, text, withRow } from '../sheet';
 import { free } from './choices';
 
 export const access: Sheet = {
@@ -16,64 +17,11 @@ export const access: Sheet = {
     );
     return { ...map, access: [...map.access, { id: name, name, minutes: 3 }] };
   },
-  remove: (map, i) => {
-    const gone = map.access[i]?.id;
-    const rest = <T extends { needs?: string[] }>(x: T): T =>
-      x.needs
-        ? put(
-            x,
-            'needs',
-            x.needs.filter((n) => n !== gone),
-          )
-        : x;
-    return {
-      ...withoutRow(map, 'access', i),
-      access: map.access.filter((a) => a.id !== gone).map(rest),
-      elements: map.elements.map((e) =>
-        rest(
-          e.touch
-            ? put(
-                e,
-                'touch',
-                e.touch.filter((n) => n !== gone),
-              )
-            : e,
-        ),
-      ),
-      taps: map.taps.map(rest),
-      ...(map.moves ? { moves: map.moves.map((m) => (m.opens === gone ? put(m, 'opens', '') : m)) } : {}),
-      hazards: map.hazards.map((h) =>
-        h.exposedBy
-          ? put(
-              h,
-              'exposedBy',
-              h.exposedBy.filter((n) => n !== gone),
-            )
-          : h,
-      ),
-    };
-  },
+  remove: (map, i) => removeCover(map, map.access[i]?.id ?? ''),
   columns: [
     text('access', 'id', 'Short name', {
       width: 170,
-      write: (map, i, typed) => {
-        const from = map.access[i]?.id;
-        const to = typed.trim();
-        if (!to) throw new Refusal('give the cover a name');
-        const one = (n: string) => (n === from ? to : n);
-        const needs = <T extends { needs?: string[] }>(x: T): T =>
-          x.needs ? { ...x, needs: x.needs.map(one) } : x;
-        return {
-          ...map,
-          access: map.access.map((a, k) =>
-            needs(k === i ? { ...a, id: to, name: a.name === from ? to : a.name } : a),
-          ),
-          elements: map.elements.map((e) => needs(e.touch ? { ...e, touch: e.touch.map(one) } : e)),
-          taps: map.taps.map(needs),
-          ...(map.moves ? { moves: map.moves.map((m) => (m.opens === from ? { ...m, opens: to } : m)) } : {}),
-          hazards: map.hazards.map((h) => (h.exposedBy ? { ...h, exposedBy: h.exposedBy.map(one) } : h)),
-        };
-      },
+      write: (map, i, typed) => renameCover(map, map.access[i]?.id ?? '', typed),
     }),
     text('access', 'name', 'What it is', { width: 220 }),
     {

@@ -1,5 +1,6 @@
 import { Refusal } from '../../../../core/refusal';
-import { HAZARD_KINDS, type HazardKind, hazardOfKind } from '../../../../core/unit';
+import { CHEMISTRIES } from '../../../../core/sums';
+import { type ChargeLimit, HAZARD_KINDS, type HazardKind, hazardOfKind } from '../../../../core/unit';
 import {
   type Column,
   names,
@@ -22,6 +23,20 @@ const clear = (name: 'act' | 'caution', head: string, width: number): Column => 
   write: (map, i, typed) =>
     withRow(map, 'hazards', i, (h) => ({ ...h, clear: { ...h.clear, [name]: typed } })),
 });
+
+/** Reads `30, li-ion cell, 2`. */
+function chargeIn(typed: string): ChargeLimit {
+  const [percent = '', chemistry = '', series = ''] = typed.split(',').map((x) => x.trim());
+  const maxPercent = numberIn(percent.replace('%', ''), 'percent');
+  const cells = numberIn(series, 'cells in series');
+  if (!CHEMISTRIES.includes(chemistry))
+    throw new Refusal(
+      `type percent, chemistry and cells: 30, li-ion cell, 2. Known: ${CHEMISTRIES.join(', ')}`,
+    );
+  if (maxPercent < 0 || maxPercent > 100) throw new Refusal('percent lies in 0 to 100');
+  if (!Number.isInteger(cells) || cells < 1) throw new Refusal('cells in series are a whole number from 1');
+  return { maxPercent, chemistry, series: cells };
+}
 
 export const hazards: Sheet = {
   id: 'hazards',
@@ -84,6 +99,26 @@ export const hazards: Sheet = {
           if (max < 0) throw new Refusal('what it must be under cannot be negative');
           return { ...h, clear: { ...h.clear, reading: { at, max, unit } } };
         }),
+    },
+    {
+      head: 'Parts plug',
+      kind: 'mono',
+      width: 90,
+      read: (map, i) => map.hazards[i]?.clear.unplugs ?? '',
+      write: (map, i, typed) =>
+        withRow(map, 'hazards', i, (h) => ({ ...h, clear: put(h.clear, 'unplugs', typed.trim()) })),
+    },
+    {
+      head: 'Charge at most: %, chemistry, cells',
+      kind: 'text',
+      width: 220,
+      idle: (map, i) => map.hazards[i]?.kind !== 'cell pack',
+      read: (map, i) => {
+        const c = map.hazards[i]?.charge;
+        return c ? `${c.maxPercent}, ${c.chemistry}, ${c.series}` : '';
+      },
+      write: (map, i, typed) =>
+        withRow(map, 'hazards', i, (h) => put(h, 'charge', typed.trim() ? chargeIn(typed) : undefined)),
     },
     clear('caution', 'Caution', 340),
     onlyIn('hazards'),

@@ -3,12 +3,15 @@ import { channels } from './channels';
 import { checks } from './checks';
 import { access } from './covers';
 import { elements } from './elements';
+import { faces } from './faces';
 import { feeds } from './feeds';
 import { functions } from './functions';
 import { hazards } from './hazards';
 import { headers } from './headers';
 import { moves } from './moves';
+import { parties } from './parties';
 import { plugs } from './plugs';
+import { powerDown } from './power-down';
 import { taps } from './taps';
 import { variants } from './variants';
 
@@ -26,4 +29,7 @@ export const SHEETS: Sheet[] = [
   moves,
   headers,
   plugs,
+  faces,
+  powerDown,
+  parties,
 ];

@@ -1,5 +1,18 @@
 import { Refusal } from '../../../../core/refusal';
+import { MOVE_WORKS, type UnitMap, type WayBackNote } from '../../../../core/unit';
 import { idsIn, names, numberIn, onlyIn, put, type Sheet, text, withoutRow, withRow } from '../sheet';
+
+const positive = (typed: string, what: string): number => {
+  const n = numberIn(typed, what);
+  if (n <= 0) throw new Refusal(`${what} must be over 0`);
+  return n;
+};
+
+const withBack = (map: UnitMap, i: number, key: keyof WayBackNote, value: unknown): UnitMap =>
+  withRow(map, 'moves', i, (m) => {
+    const back = put(m.back ?? {}, key, value);
+    return put(m, 'back', Object.keys(back).length ? back : undefined);
+  });
 
 export const moves: Sheet = {
   id: 'moves',
@@ -111,6 +124,49 @@ export const moves: Sheet = {
       width: 240,
       write: (map, i, typed) => withRow(map, 'moves', i, (m) => put(m, 'caution', typed)),
     }),
+    text('moves', 'works', 'Heat or lever', {
+      kind: 'choice',
+      width: 110,
+      options: () => [{ value: '', words: 'neither' }, ...MOVE_WORKS.map((w) => ({ value: w, words: w }))],
+      write: (map, i, typed) => withRow(map, 'moves', i, (m) => put(m, 'works', typed)),
+    }),
+    {
+      head: 'Then waits, min',
+      kind: 'number',
+      width: 110,
+      read: (map, i) => String(map.moves?.[i]?.handsOff ?? ''),
+      write: (map, i, typed) =>
+        withRow(map, 'moves', i, (m) => put(m, 'handsOff', typed.trim() ? positive(typed, 'the wait') : '')),
+    },
+    {
+      head: 'New one going back',
+      kind: 'flag',
+      read: (map, i) => (map.moves?.[i]?.back?.fresh ? 'yes' : ''),
+      write: (map, i, typed) => withBack(map, i, 'fresh', typed === 'yes' ? true : undefined),
+    },
+    {
+      head: 'Torque going back, N·m',
+      kind: 'number',
+      width: 120,
+      read: (map, i) => String(map.moves?.[i]?.back?.torqueNm ?? ''),
+      write: (map, i, typed) =>
+        withBack(map, i, 'torqueNm', typed.trim() ? positive(typed, 'the torque') : undefined),
+    },
+    {
+      head: 'Cures going back, min',
+      kind: 'number',
+      width: 120,
+      read: (map, i) => String(map.moves?.[i]?.back?.cureMinutes ?? ''),
+      write: (map, i, typed) =>
+        withBack(map, i, 'cureMinutes', typed.trim() ? positive(typed, 'the cure') : undefined),
+    },
+    {
+      head: 'Different going back',
+      kind: 'text',
+      width: 240,
+      read: (map, i) => map.moves?.[i]?.back?.note ?? '',
+      write: (map, i, typed) => withBack(map, i, 'note', typed),
+    },
     onlyIn('moves'),
   ],
 };
