@@ -83,9 +83,9 @@ test('a job can be parked at every stop and is taken up where it was', async ({ 
     await page.keyboard.press('p');
     await page.getByLabel('What it waits for').fill(`tide at ${stop}`);
     await page.keyboard.press('Enter');
-    await expect(page.getByText(`Parked: tide at ${stop}`)).toBeVisible();
+    await expect(page.getByRole('heading', { name: `Parked: tide at ${stop}` })).toBeVisible();
     await page.getByRole('button', { name: 'Take it up' }).click();
-    await expect(page.getByText(`Parked: tide at ${stop}`)).toHaveCount(0);
+    await expect(page.getByRole('heading', { name: `Parked: tide at ${stop}` })).toHaveCount(0);
     await allSent(page);
   }
 });

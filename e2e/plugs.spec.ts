@@ -48,6 +48,6 @@ test('a plug at risk asks for its mark before it is unplugged, and says where it
   await allSent(page);
   await page.goto(`${job}/close-up`);
   await alive(page);
-  await expect(page.getByText(/upper left, red dot/)).toBeVisible();
+  await expect(page.getByText(/upper left, red dot/).first()).toBeVisible();
   await expect(page.getByText(/2 of 2 seated, latch down, a tug/)).toBeVisible();
 });

@@ -177,6 +177,12 @@ const JOB_EVENTS = [
   event('lead-rule.chosen', { rule: oneOf([...FIRST_LEADS, 'no rule'] as const) }),
   event('length.checked', { item: Item, measuredMm: Type.Number() }),
   event('way-back.noted', { item: Item, ...WayBackNote.properties }),
+  event('consumable.used', {
+    what: Name,
+    amount: Type.Optional(Name),
+    setsMinutes: Type.Optional(Type.Number()),
+    on: Type.Optional(Name),
+  }),
   event('unit.entered', { name: Name, goal: Line }),
   event('unit.left', { as: oneOf(['whole', 'open'] as const) }),
   event('preparation.ticked', { line: Name, note: Type.Optional(Line) }),

@@ -60,6 +60,7 @@ export function open(e: JobOpened): JobState {
     told: [],
     proving: [],
     soak: null,
+    consumables: [],
   };
 }
 

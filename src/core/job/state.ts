@@ -178,6 +178,7 @@ export interface JobState {
   told: { party: string; how: string; at: string; by: string }[];
   proving: ProvingTick[];
   soak: Soak | null;
+  consumables: { id: string; what: string; amount?: string; on?: string; at: string; by: string }[];
 }
 
 export interface ChargeRead {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { fold, type JobEvent, type JobRecord, judge } from '../job';
-import { readLine } from '../ledger';
+import { fold } from '../job';
+import { bench as begin } from '../job/bench.test.fixture';
 import { ladderFor, mapFor, type UnitMap, validateMap } from '../unit';
 import { recipeOf, wayIn } from '.';
 
@@ -29,32 +29,9 @@ const unit: UnitMap = {
 };
 
 function bench(map: UnitMap) {
-  let n = 0;
-  let time = Date.parse('2026-11-26T09:00:00Z');
-  const stamp = (minutes: number) => {
-    time += minutes * 60_000;
-    return {
-      id: `01M2JS9ZC08V33PPE0SBJH${String(1000 + n++)}`,
-      at: new Date(time).toISOString(),
-      by: 'Ines',
-    };
-  };
-  let record: JobRecord = fold([
-    { ...stamp(0), type: 'job.opened', job: '01M2JS9ZC08V33PPE0SBJHWRA6', tag: 'T-1', map },
-  ]);
-  const tell = (e: object, minutes = 1) => {
-    record = judge(record, { ...stamp(minutes), ...e } as JobEvent);
-  };
-  const line = (text: string, minutes = 1, move?: string) => {
-    const { verb, item, sideUp } = readLine(text);
-    tell(
-      { type: 'move.recorded', verb, text, item, ...(sideUp ? { sideUp } : {}), ...(move ? { move } : {}) },
-      minutes,
-    );
-  };
-  tell({ type: 'intake.recorded', function: 'rings', symptom: 'silent', pattern: 'always', keep: [] });
-  tell({ type: 'plan.chosen', element: 'A1', remedy: 'replace', why: 'looked at' });
-  return { tell, line, state: () => record.state, events: () => record.events };
+  const b = begin(map);
+  b.planned('A1');
+  return b;
 }
 
 describe('a way in that writes itself', () => {
@@ -177,14 +154,14 @@ describe('timers', () => {
     b.tell({ type: 'timer.started', what: 'charges', minutes: 60 });
     const [glue] = b.state().timers;
     expect(b.state().timers).toHaveLength(2);
-    b.tell({ type: 'timer.ended', timer: glue?.id });
+    b.tell({ type: 'timer.ended', timer: glue?.id ?? '' });
     expect(
       b
         .state()
         .timers.filter((t) => !t.endedAt)
         .map((t) => t.what),
     ).toEqual(['charges']);
-    expect(() => b.tell({ type: 'timer.ended', timer: glue?.id })).toThrow('no such timer');
+    expect(() => b.tell({ type: 'timer.ended', timer: glue?.id ?? '' })).toThrow('no such timer');
     expect(() => b.tell({ type: 'timer.started', what: ' ', minutes: 1 })).toThrow('what it is for');
     expect(() => b.tell({ type: 'timer.started', what: 'x', minutes: 0 })).toThrow('over 0');
     expect(fold(b.events()).state.timers).toEqual(b.state().timers);

@@ -1,3 +1,4 @@
+import { workOf } from '../hazard';
 import { effective, type JobEvent, type JobState } from '../job';
 import { coverOf, holds, type ItemDraft } from '../ledger';
 import type { MapMove } from '../unit';
@@ -36,6 +37,14 @@ function spent(at: string, before: string | undefined, item: ItemDraft): number 
   return took >= 0.05 && took <= LONGEST_MOVE ? Number(took.toFixed(2)) : usual(item);
 }
 
+/** What was noted of a thing for its way back, and what heat or lever took it off. */
+function differs(state: JobState, id: string): Pick<MapMove, 'back' | 'works'> {
+  const back = state.ledger.items.find((i) => i.id === id)?.back;
+  const move = state.ledger.moves.find((m) => m.id === id);
+  const works = move ? workOf(move.verb, move.text) : undefined;
+  return { ...(back ? { back } : {}), ...(works ? { works } : {}) };
+}
+
 /**
  * The way in as it was found: one move per entry that took something off before the remedy, each
  * after the cover it lay under, and a cover after the fasteners that came from it.
@@ -72,6 +81,7 @@ export function recipeOf(state: JobState, events: JobEvent[]): MapMove[] {
           minutes: spent(e.at, before, e.item),
           ...(after.length ? { after } : {}),
           ...(access ? { opens: access.id } : {}),
+          ...differs(state, e.id),
         });
         froms.set(id, e.item.from);
         if (cover) lifted = id;

@@ -1,6 +1,7 @@
 import { coversNeeded, type JobState, openAccess } from '../job';
 import { order } from '../order';
 import type { MapMove } from '../unit';
+import { overlapped, spend } from './spend';
 
 /** Minutes to change the tool and to turn the unit over. Common practice, no source. */
 export const TOOL_MINUTES = 0.3;
@@ -19,6 +20,8 @@ export interface WayIn {
   lowerBound: number;
   /** minutes in the order somebody found, when that is longer */
   asFound: number | null;
+  /** minutes in which the hands wait for something to soak or warm */
+  waiting: number;
   /** side up now, as far as is known */
   sideUp: string | null;
 }
@@ -52,6 +55,28 @@ function minutesOf(list: MapMove[], start: { tool: string | null; sideUp: string
   return sum;
 }
 
+/** Steps with their waits overlapped, where that is quicker than the order found without them. */
+function overWaits(steps: MapMove[], start: { tool: string | null; sideUp: string | null }) {
+  if (!steps.some((m) => m.handsOff)) return { steps, waiting: 0 };
+  const list = steps.map((m) => ({
+    id: m.id,
+    minutes: m.minutes,
+    handsOff: m.handsOff ?? 0,
+    tool: m.tool,
+    sideUp: m.sideUp,
+    after: [
+      ...(m.after ?? []),
+      ...(m.afterAny?.find((g) => g.every((id) => steps.some((s) => s.id === id))) ?? []),
+    ],
+  }));
+  const change = { tool: TOOL_MINUTES, flip: FLIP_MINUTES };
+  const best = [list, overlapped(list)]
+    .map((l) => ({ list: l, spent: spend(l, start, change) }))
+    .reduce((a, b) => (b.spent.minutes < a.spent.minutes - 1e-9 ? b : a));
+  const byId = new Map(steps.map((m) => [m.id, m]));
+  return { steps: best.list.flatMap((d) => byId.get(d.id) ?? []), waiting: best.spent.waiting };
+}
+
 /**
  * The quickest way to what the plan wants reached, by the moves the unit's map knows.
  *
@@ -82,6 +107,7 @@ export function wayIn(state: JobState, timeLimitMs = 300): WayIn | null {
       optimal: true,
       lowerBound: 0,
       asFound: null,
+      waiting: 0,
       sideUp,
     };
   const answer = order({
@@ -101,7 +127,10 @@ export function wayIn(state: JobState, timeLimitMs = 300): WayIn | null {
     timeLimitMs,
   });
   const byId = new Map(moves.map((m) => [m.id, m]));
-  const steps = answer.order.flatMap((id) => byId.get(id) ?? []);
+  const { steps, waiting } = overWaits(
+    answer.order.flatMap((id) => byId.get(id) ?? []),
+    start,
+  );
   const found = minutesOf(
     moves.filter((m) => answer.order.includes(m.id)),
     start,
@@ -115,6 +144,7 @@ export function wayIn(state: JobState, timeLimitMs = 300): WayIn | null {
     optimal: answer.optimal,
     lowerBound: answer.lowerBound,
     asFound: found > answer.minutes + 0.05 ? found : null,
+    waiting,
     sideUp,
   };
 }

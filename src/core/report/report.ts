@@ -178,6 +178,11 @@ export function reportOf(state: JobState, events: JobEvent[]): ReportSection[] {
           })),
         ]
       : []),
+    ...state.consumables.map((c) => ({
+      at: c.at,
+      text: `Used: ${[c.amount, c.what].filter(Boolean).join(' ')}`,
+      ...(c.on ? { result: c.on } : {}),
+    })),
     ...state.subUnits.map((u) => ({
       at: u.at,
       text: `In the ${u.name}`,

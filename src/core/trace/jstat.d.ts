@@ -1,7 +1,8 @@
-/** The two densities that are compared against; the package brings no types. */
+/** What is compared against; the package brings no types. */
 declare module 'jstat' {
   const jstat: {
     normal: { pdf(x: number, mean: number, std: number): number };
+    binomial: { pdf(k: number, n: number, p: number): number };
     uniform: { pdf(x: number, a: number, b: number): number };
   };
   export default jstat;

@@ -94,18 +94,17 @@ export function readDateCode(text: string): DateCode {
   );
 }
 
-/** Days in a month on average, of the Gregorian calendar. */
-const MONTH_DAYS = 30.436875;
-
 /**
  * How old a part is by its date code.
  *
  * @param code as read
  * @param now ISO time
- * @returns whole months since its last day, under 0 when it lies ahead
- * @example ageMonths(readDateCode('2025-11-26'), '2026-11-26T08:00:00Z') // 11
+ * @returns whole calendar months since its last day, under 0 when it lies ahead
+ * @example ageMonths(readDateCode('2025-11-26'), '2026-11-26T08:00:00Z') // 12
  */
 export function ageMonths(code: DateCode, now: string): number {
-  const days = (Date.parse(now) - Date.parse(`${code.to}T00:00:00Z`)) / DAY;
-  return Math.floor(days / MONTH_DAYS);
+  const [made, here] = [new Date(`${code.to}T00:00:00Z`), new Date(now)];
+  const months =
+    (here.getUTCFullYear() - made.getUTCFullYear()) * 12 + here.getUTCMonth() - made.getUTCMonth();
+  return here.getUTCDate() < made.getUTCDate() ? months - 1 : months;
 }

@@ -26,14 +26,12 @@ export const hearingLoopFaces: Face[] = [
      vent 220 40 170 60
      vent 220 120 170 30
      label 60 40 110 50 service
-     hole 14 14 M4 lid longest 8
-     hole 215 14 M4 lid longest 8
-     hole 416 14 M4 lid longest 8
-     hole 416 150 M4 lid longest 8
-     hole 416 286 M4 lid longest 8
-     hole 215 286 M4 lid longest 8
-     hole 14 286 M4 lid longest 8
-     hole 14 150 M4 lid longest 8
+     hole 14 14 M4 lid longest 12
+     hole 416 14 M4 lid longest 12
+     hole 416 150 M4 lid longest 12
+     hole 416 286 M4 lid longest 12
+     hole 14 286 M4 lid longest 12
+     hole 14 150 M4 lid longest 12
      hole 48 198 M3 hatch longest 6
      hole 162 262 M3 hatch longest 6`,
     `hatch 105 230

@@ -4,6 +4,7 @@ import { Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
 import { TickBox } from '../../ui/Signs';
 import { FoundScrew } from '../job/FoundScrew';
+import { UsedUp } from '../job/UsedUp';
 import { useJob } from '../job/use-job';
 
 const SHOWN = 3;
@@ -21,7 +22,10 @@ export function Covers() {
     <section className="pad border-t border-rule-strong" aria-label="Covers">
       <div className="lead pb-2">
         <h3 className="sec">Covers</h3>
-        <FoundScrew />
+        <span className="flex flex-wrap gap-2">
+          <UsedUp />
+          <FoundScrew />
+        </span>
       </div>
       <ul className="rows">
         {job.ledger.covers.map((c) => {

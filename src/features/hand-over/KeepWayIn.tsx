@@ -21,7 +21,12 @@ export function KeepWayIn() {
   const [wrong, setWrong] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const { unit } = job;
-  if (!unit || moves.length === 0) return null;
+  // Sides drawn and pins set at the bench belong to the model, not to this one job.
+  const faces = job.whole.faces ?? [];
+  const first = events[0];
+  const before = first?.type === 'job.opened' ? first.map.faces : undefined;
+  const drawn = JSON.stringify(faces) !== JSON.stringify(before ?? []);
+  if (!unit || (moves.length === 0 && !drawn)) return null;
   const keep = async () => {
     setBusy(true);
     setWrong(null);
@@ -32,7 +37,7 @@ export function KeepWayIn() {
       const sent = await send<{ version: number }>('/api/units', {
         id: now.id,
         version: now.version,
-        map: { ...now.map, moves },
+        map: { ...now.map, ...(moves.length ? { moves } : {}), ...(drawn ? { faces } : {}) },
         ...(now.place ? { place: now.place } : {}),
       });
       if (sent.ok) setSaid(`kept on the map, version ${sent.data.version}`);
@@ -47,8 +52,14 @@ export function KeepWayIn() {
     <div className="pad grid gap-2 border-t border-rule">
       <h3 className="sec">What was learned</h3>
       <p className="note">
-        The way in wrote itself: {moves.length} {moves.length === 1 ? 'move' : 'moves'}, about{' '}
-        {Number(minutes.toFixed(1))}&nbsp;min. Kept on the map, it leads the next one who opens this model.
+        {moves.length > 0 && (
+          <>
+            The way in wrote itself: {moves.length} {moves.length === 1 ? 'move' : 'moves'}, about{' '}
+            {Number(minutes.toFixed(1))}&nbsp;min.{' '}
+          </>
+        )}
+        {drawn && 'Faces and pins were set. '}
+        Kept on the map, it leads the next one who opens this model.
       </p>
       <div className="flex flex-wrap gap-3 items-center">
         <Second small onClick={keep} disabled={busy}>

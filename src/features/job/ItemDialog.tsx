@@ -26,6 +26,7 @@ export function ItemDialog({ item, onClose }: { item: Item; onClose(): void }) {
     cure: String(item.back?.cureMinutes ?? ''),
     fresh: item.back?.fresh ?? false,
   });
+  const [altered, setAltered] = useState(item.altered ?? '');
   const [wrong, setWrong] = useState<Refused | null>(null);
   const noteBack = () => {
     try {
@@ -58,7 +59,7 @@ export function ItemDialog({ item, onClose }: { item: Item; onClose(): void }) {
         {item.from && `, from ${item.from}`}
         {item.missing ? `. ${item.missing} missing` : ''}.
       </p>
-      {wrong && !['/count', '/reason', '/replacement'].includes(wrong.path) && (
+      {wrong && !['/count', '/reason', '/replacement', '/what'].includes(wrong.path) && (
         <div className="mb-3">
           <Wrong>{wrong.reason}</Wrong>
         </div>
@@ -159,6 +160,28 @@ export function ItemDialog({ item, onClose }: { item: Item; onClose(): void }) {
             </Second>
           </div>
         )}
+        <form
+          className="grid grid-cols-[1fr_auto] gap-3 items-end border-t border-rule pt-3"
+          onSubmit={(e) => {
+            e.preventDefault();
+            e.stopPropagation();
+            done(record('item.altered', { item: item.id, what: altered }));
+          }}
+        >
+          <TextField
+            label="Cut, trimmed, shortened: what, and by how much"
+            placeholder="lead shortened by 12 mm"
+            value={altered}
+            onChange={(e) => setAltered(e.target.value)}
+            wrong={at('/what')}
+            hint="Nobody is told to uncut it. A picture with a pin on it belongs to it."
+          />
+          <span className="pb-[21px]">
+            <Second small type="submit">
+              Altered
+            </Second>
+          </span>
+        </form>
         {t.off > 0 && (
           <div className="grid grid-cols-[1fr_96px_96px] gap-3 items-end border-t border-rule pt-3">
             <TextField

@@ -14,7 +14,7 @@ const SHOWN = 4;
 
 /** A job at rest, for whoever takes it up: where it stood, what lies where, what is live, what was done last. */
 export function ParkedSheet() {
-  const { job, events, record, go } = useJob();
+  const { job, events, record } = useJob();
   const [by, setBy] = useState('');
   useEffect(() => {
     const name = author.get();
@@ -92,8 +92,7 @@ export function ParkedSheet() {
         onSubmit={(e) => {
           e.preventDefault();
           if (by.trim()) author.set(by);
-          const { stop } = job;
-          if (!record('job.resumed', {})) go(stop);
+          record('job.resumed', {});
         }}
       >
         <TextField

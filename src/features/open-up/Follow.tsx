@@ -153,6 +153,11 @@ function Ahead({ way, reckoning }: { way: WayIn; reckoning: boolean }) {
           : `At least ${minutes(way.lowerBound)} min in any order.${reckoning ? ' Looking for a quicker one.' : ''}`}
         {way.asFound !== null && ` In the order they were found: ${minutes(way.asFound)} min.`}
       </p>
+      {way.waiting > 0.05 && (
+        <p className="note">
+          {minutes(way.waiting)}&nbsp;min of waits that nothing can be done over; the rest are overlapped.
+        </p>
+      )}
       <p>
         <b>Lay out:</b> {way.tools.length ? way.tools.join(', ') : 'nothing, it comes by hand'}
       </p>

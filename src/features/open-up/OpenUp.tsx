@@ -7,6 +7,7 @@ import { Flip } from '../../ui/Signs';
 import { Faces } from '../faces/Faces';
 import { FoundScrew } from '../job/FoundScrew';
 import { SubUnitButton } from '../job/SubUnitBar';
+import { UsedUp } from '../job/UsedUp';
 import { useJob } from '../job/use-job';
 import { Photos } from '../photos/Photos';
 import { ByButtons } from './ByButtons';
@@ -47,6 +48,7 @@ export function OpenUp() {
             </span>
             <FoundScrew />
             <SubUnitButton />
+            <UsedUp />
             {moves.some((m) => m.item) && (
               <a className="act-2 small" href={`/api/jobs/${job.id}/labels`} target="_blank" rel="noreferrer">
                 Print labels

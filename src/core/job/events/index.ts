@@ -1,4 +1,5 @@
 import { coverClosed } from './close-up';
+import { consumableUsed } from './consumables';
 import { faceAdded, pinPlaced, pinRemoved } from './faces';
 import { jobHandedOver } from './hand-over';
 import type { EventKind, Meta } from './kind';
@@ -77,6 +78,7 @@ export const EVENT_KINDS = {
   'holes.placed': holesPlaced,
   'length.checked': lengthChecked,
   'way-back.noted': wayBackNoted,
+  'consumable.used': consumableUsed,
   'unit.entered': unitEntered,
   'unit.left': unitLeft,
   'preparation.ticked': preparationTicked,

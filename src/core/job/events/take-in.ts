@@ -133,7 +133,7 @@ export const jobParked = kind<{ why: string; until?: string }>({
     demand(why.trim() !== '', 'say what it waits for', '/why');
     return { ...state, parked: { why: why.trim(), at, by, ...(until ? { until } : {}) } };
   },
-  says: (p) => `Parked: ${p.why}${p.until ? `, until ${p.until}` : ''}`,
+  says: (p) => `Parked: ${p.why}${p.until ? `, ${p.until}` : ''}`,
 });
 
 export const jobResumed = kind<Record<never, never>>({

@@ -262,6 +262,7 @@ export function MapEditor({ unit, learned }: { unit: EditedUnit; learned: Learne
                 Add a row
               </Second>
             )}
+            {s.below && <s.below map={map} onChange={put} />}
           </Tabs.Content>
         ))}
       </Tabs.Root>

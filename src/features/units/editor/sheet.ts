@@ -1,3 +1,4 @@
+import type { ComponentType } from 'react';
 import { Refusal } from '../../../core/refusal';
 import { parseReading, type UnitMap } from '../../../core/unit';
 
@@ -43,6 +44,8 @@ export interface Sheet {
   count(map: UnitMap): number;
   /** what a row is called, for those who hear rather than see */
   called(map: UnitMap, row: number): string;
+  /** what cannot be said in a table, under it */
+  below?: ComponentType<{ map: UnitMap; onChange(map: UnitMap, at: string): void }>;
   add(map: UnitMap): UnitMap;
   remove(map: UnitMap, row: number): UnitMap;
 }

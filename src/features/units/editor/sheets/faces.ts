@@ -1,5 +1,6 @@
 import { Refusal } from '../../../../core/refusal';
 import type { Face } from '../../../../core/unit';
+import { FacesDrawn } from '../FacesDrawn';
 import { type Column, numberIn, onlyIn, put, type Sheet, text, withoutRow, withRow } from '../sheet';
 import { free } from './choices';
 
@@ -31,6 +32,7 @@ export const faces: Sheet = {
     return { ...map, faces: [...list, { id, name: id, width: 200, height: 150 }] };
   },
   remove: (map, i) => withoutRow(map, 'faces', i),
+  below: FacesDrawn,
   columns: [
     text('faces', 'name', 'Face', {
       width: 200,

@@ -1,0 +1,37 @@
+import { demand } from '../../refusal';
+import { kind } from './kind';
+
+/** Glue, tape, sealant, thread lock, solder, ferrules, ties, alcohol: used up, never owed back. */
+export const consumableUsed = kind<{ what: string; amount?: string; setsMinutes?: number; on?: string }>({
+  apply(state, { what, amount, setsMinutes, on }, { id, at, by }) {
+    demand(what.trim() !== '', 'say what was used', '/what');
+    demand(setsMinutes === undefined || setsMinutes > 0, 'a setting time is over 0 min', '/setsMinutes');
+    const used = {
+      id,
+      what: what.trim(),
+      at,
+      by,
+      ...(amount?.trim() ? { amount: amount.trim() } : {}),
+      ...(on?.trim() ? { on: on.trim() } : {}),
+    };
+    return {
+      ...state,
+      consumables: [...state.consumables, used],
+      ...(setsMinutes
+        ? {
+            timers: [
+              ...state.timers,
+              {
+                id,
+                what: `${used.what}${used.on ? ` on ${used.on}` : ''} sets`,
+                startedAt: at,
+                minutes: setsMinutes,
+              },
+            ],
+          }
+        : {}),
+    };
+  },
+  says: (p) =>
+    `Used: ${[p.amount?.trim(), p.what].filter(Boolean).join(' ')}${p.on?.trim() ? `, ${p.on.trim()}` : ''}`,
+});

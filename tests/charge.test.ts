@@ -1,0 +1,79 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  chargeHolds,
+  chargeOf,
+  firstHazards,
+  firstLeadOf,
+  partFirst,
+  signalLeads,
+  workOf,
+} from '../src/core/hazard';
+import type { Hazard, UnitMap } from '../src/core/unit';
+import { photoPrinter } from '../src/demo/units/photo-printer';
+
+const pack = photoPrinter.hazards.find((h) => h.charge) as Hazard;
+
+describe('charge before heat or a lever', () => {
+  it('rises with the voltage at rest, and holds until it is under the limit', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 6.2, max: 8.4, noNaN: true }), (volts) => {
+        const here = chargeOf(pack, volts);
+        expect(chargeOf(pack, volts + 0.05).percent).toBeGreaterThanOrEqual(here.percent);
+        const held = chargeHolds([pack], { [pack.id]: { percent: here.high } });
+        expect(held.length === 1).toBe(here.high > 30);
+      }),
+    );
+  });
+  it('holds while nothing was read, and not once the pack is out', () => {
+    expect(chargeHolds([pack], {})[0]?.why).toBe('how full it is has not been read');
+    expect(chargeHolds([pack], {}, ['b1'])).toEqual([]);
+    expect(
+      chargeHolds(
+        photoPrinter.hazards.filter((h) => !h.charge),
+        {},
+      ),
+    ).toEqual([]);
+  });
+  it('a voltage that two such cells cannot have is refused where it was typed', () => {
+    expect(() => chargeOf(pack, 24)).toThrow('series');
+  });
+  it.each([
+    ['pry', 'pry rear glass', 'pry'],
+    ['lift', 'lift lid with a spudger', 'pry'],
+    ['warm', 'warm the edge', 'heat'],
+    ['peel', 'peel tape W4', undefined],
+    ['undo', '4 x M3x8 PH1 heater cover > cup 1', undefined],
+  ])('%s, %s: %s', (verb, text, work) => {
+    expect(workOf(verb, text)).toBe(work);
+  });
+});
+
+describe('which lead first', () => {
+  const states = firstHazards(photoPrinter.hazards);
+  const open = ['rear cover', 'shield plate'];
+  it('a pack by itself goes before any other connector, once it is in reach', () => {
+    expect(firstLeadOf(photoPrinter)).toBe('battery first');
+    expect(partFirst(photoPrinter, 'battery first', states, 'W3', [], open)?.plug).toBe('W6');
+    expect(partFirst(photoPrinter, 'battery first', states, 'W6', [], open)).toBeNull();
+    expect(partFirst(photoPrinter, 'battery first', states, 'W3', [], ['rear cover'])).toBeNull();
+    expect(partFirst(photoPrinter, 'battery first', states, 'W3', ['w6'], open)).toBeNull();
+    expect(partFirst(photoPrinter, null, states, 'W3', [], open)).toBeNull();
+  });
+  it('a pack with a lead of its own in one bundle gives that lead first', () => {
+    const map: UnitMap = {
+      ...photoPrinter,
+      plugs:
+        photoPrinter.plugs?.map((p) => (p.id === 'W6' || p.id === 'W3' ? { ...p, bundle: 'pack' } : p)) ?? [],
+    };
+    expect(signalLeads(map, pack)).toEqual(['W3']);
+    expect(firstLeadOf(map)).toBe('signal before power');
+    expect(partFirst(map, 'signal before power', states, 'W6', [], open)?.plug).toBe('W3');
+    expect(partFirst(map, 'signal before power', states, 'W6', ['W3'], open)).toBeNull();
+    expect(partFirst(map, 'signal before power', states, 'W2', [], open)).toBeNull();
+    expect(firstLeadOf({ ...map, firstLead: 'battery first' })).toBe('battery first');
+  });
+  it('nothing is asked of a unit without a pack', () => {
+    expect(firstLeadOf({ ...photoPrinter, hazards: [] })).toBeNull();
+  });
+});
