@@ -1,4 +1,7 @@
 import { fold, type JobEvent, type JobRecord, judge } from '../src/core/job';
+import { closeRefusals, wayBack } from '../src/core/ledger';
+import { type OrderRequest, order } from '../src/core/order';
+import { wayHome } from '../src/core/recipe';
 import { type TraceRequest, trace } from '../src/core/trace';
 import { hearingLoop } from '../src/demo/units/hearing-loop';
 
@@ -59,10 +62,50 @@ export const CORE: { name: string; runs: number; work: () => unknown }[] = [
         fold(e)
     )(manyEvents(5000)),
   },
+  {
+    name: 'order, 300 moves, 12 tools, 6 sides',
+    runs: 5,
+    work: (
+      (r) => () =>
+        order(r)
+    )(manyMoves(300, 12, 6)),
+  },
+  {
+    name: 'ledger of 2,000 items: way back and what a close refuses',
+    runs: 5,
+    work: ((s) => () => [wayBack(s.ledger).length, closeRefusals(s.ledger, 'lid').length])(
+      fold(manyEvents(6000, 0)).state,
+    ),
+  },
+  {
+    name: 'ledger of 2,000 items: both orders of the way home',
+    runs: 3,
+    work: (
+      (s) => () =>
+        wayHome(s)
+    )(fold(manyEvents(6000, 0)).state),
+  },
 ];
 
-/** A long job: moves, returns and notes in turn. */
-export function manyEvents(n: number): JobEvent[] {
+/** Moves of a large unit: runs of one tool and side, each waiting for some before it. */
+export function manyMoves(n: number, tools: number, sides: number): OrderRequest {
+  let seed = 7;
+  const dice = (k: number) => {
+    seed = (seed * 1103515245 + 12345) % 2147483648;
+    return Math.floor((seed / 2147483648) * k);
+  };
+  const moves = Array.from({ length: n }, (_, i) => ({
+    id: `m${i}`,
+    minutes: 0.3 + dice(10) / 10,
+    tool: dice(4) === 0 ? null : `tool ${dice(tools)}`,
+    sideUp: `side ${Math.min(sides - 1, Math.floor((i * sides) / n) + dice(2))}`,
+    after: i < 6 ? [] : [`m${i - 1 - dice(6)}`],
+  }));
+  return { moves, goal: moves.map((m) => m.id), toolMinutes: 0.3, flipMinutes: 1, timeLimitMs: 300 };
+}
+
+/** A long job: moves, returns and notes in turn; with `back` 0 nothing goes home again. */
+export function manyEvents(n: number, back = 2): JobEvent[] {
   let record: JobRecord = judge(null, {
     id: id(0),
     at,
@@ -93,7 +136,7 @@ export function manyEvents(n: number): JobEvent[] {
               place: { kind: 'cup', label: String(i) },
             },
           }
-        : i % 3 === 2
+        : i % 3 === 2 && back > 0
           ? { ...stamp, type: 'item.returned', item: id(i - 1), count: 2, state: 'tight' }
           : { ...stamp, type: 'note.added', text: `note ${i}` };
     events.push(event);

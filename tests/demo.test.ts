@@ -124,7 +124,10 @@ describe('demo jobs, at every point of their stories', () => {
 
   it('the report names every gate that was cleared, with its reading', () => {
     for (const { events, state } of JOBS) {
-      const lines = reportOf(state, events).find((s) => s.title === 'Made safe')?.lines ?? [];
+      const all = reportOf(state, events).find((s) => s.title === 'Made safe')?.lines ?? [];
+      const steps = events.filter((e) => e.type === 'power-down.done').length;
+      expect(all.filter((l) => l.text.startsWith('Powered down'))).toHaveLength(steps);
+      const lines = all.filter((l) => !l.text.startsWith('Powered down'));
       expect(lines).toHaveLength(events.filter((e) => e.type === 'gate.cleared').length);
       for (const l of lines) expect(l.result).toMatch(/^read -?[\d.]+\u00a0V by meter$/);
     }

@@ -95,6 +95,7 @@ export const HazardSchema = closed({
   kind: oneOf(HAZARD_KINDS),
   name: Name,
   detail: Line,
+  on: Type.Optional(Name),
   exposedBy: Needs,
   armedBy: Needs,
   clear: closed({

@@ -218,13 +218,14 @@ export function FaceDrawing({
           const b = boxOf(s);
           const words = s.kind === 'hole' ? undefined : (s.text ?? s.of);
           const room = words && wide(words) < b.w - 24 && b.h > 18;
-          const corner = s.kind === 'board' || s.kind === 'panel';
+          // Screws sit in the corners: the words stand clear of them.
+          const corner = s.kind === 'board' || s.kind === 'panel' || s.kind === 'part';
           return room ? (
             <text
               // biome-ignore lint/suspicious/noArrayIndexKey: shapes are known by their place
               key={i}
-              x={b.x + (corner ? 14 : 6)}
-              y={corner ? b.y + b.h - 12 : b.y + 15}
+              x={b.x + (s.kind === 'panel' ? 26 : corner ? 14 : 6)}
+              y={corner ? b.y + b.h - 10 : b.y + 15}
               style={s.off ? { fill: 'var(--color-bark-2)' } : undefined}
             >
               {words}

@@ -12,6 +12,27 @@ export interface Chosen {
 /** Choices looked at before the search says that it may have missed a better one. */
 const MOST = 4000;
 
+/** A choice on its way: moves taken so far, moves still to be taken, moves whose groups are to be looked at. */
+interface Half {
+  way: Int16Array;
+  wait: number[];
+  groups: number[];
+}
+
+/** Takes what can only be taken one way; answers the first move that can be done in several. */
+function closed(p: Problem, half: Half): number | undefined {
+  const { way, wait, groups } = half;
+  for (let next = wait.pop(); next !== undefined; next = wait.pop()) {
+    if (p.done[next] || (way[next] as number) >= 0) continue;
+    const variants = p.variants[next] as Variant[];
+    if (variants.length !== 1) return next;
+    way[next] = 0;
+    wait.push(...(variants[0] as Variant).after);
+    if (p.groups[next]?.length) groups.push(next);
+  }
+  return undefined;
+}
+
 /**
  * Every minimal set of moves that reaches the goal: the closure over `after`, and for each `afterAny`
  * one of its groups, for each move one of its ways.
@@ -44,23 +65,27 @@ export function listChoices(p: Problem): { choices: Chosen[]; complete: boolean 
     }
   };
 
-  const grow = (way: Int16Array, wait: number[], groups: number[]): void => {
+  // A walk with its own stack: a long chain of moves is no reason to run out of one.
+  const stack: Half[] = [{ way: new Int16Array(p.ids.length).fill(-1), wait: [...p.goal], groups: [] }];
+  for (let half = stack.pop(); half; half = stack.pop()) {
     if (budget-- <= 0 || found.size >= MOST) {
       complete = false;
-      return;
+      break;
     }
-    const next = wait.pop();
-    if (next !== undefined) {
-      if (p.done[next] || (way[next] as number) >= 0) {
-        grow(way, wait, groups);
-        return;
-      }
-      (p.variants[next] as Variant[]).forEach((v, k) => {
+    const { way, groups } = half;
+    const branch = closed(p, half);
+    if (branch !== undefined) {
+      const variants = p.variants[branch] as Variant[];
+      for (let k = variants.length - 1; k >= 0; k--) {
         const w = way.slice();
-        w[next] = k;
-        grow(w, [...wait, ...v.after], p.groups[next]?.length ? [...groups, next] : groups);
-      });
-      return;
+        w[branch] = k;
+        stack.push({
+          way: w,
+          wait: [...half.wait, ...(variants[k] as Variant).after],
+          groups: p.groups[branch]?.length ? [...groups, branch] : groups,
+        });
+      }
+      continue;
     }
     const open = groups.find(
       (g) =>
@@ -68,11 +93,12 @@ export function listChoices(p: Problem): { choices: Chosen[]; complete: boolean 
     );
     if (open === undefined) {
       settle(way);
-      return;
+      continue;
     }
-    for (const list of p.groups[open] as number[][]) grow(way.slice(), [...list], groups);
-  };
-  grow(new Int16Array(p.ids.length).fill(-1), [...p.goal], []);
+    const lists = p.groups[open] as number[][];
+    for (let k = lists.length - 1; k >= 0; k--)
+      stack.push({ way: way.slice(), wait: [...(lists[k] as number[])], groups: [...groups] });
+  }
   const names = [...looped].map((i) => p.ids[i]);
   demand(
     found.size > 0,
@@ -103,12 +129,20 @@ export function ready(p: Problem, way: Int16Array, has: (i: number) => boolean, 
 function stuck(p: Problem, way: Int16Array, moves: number[]): number[] {
   const done = new Set<number>();
   const has = (i: number) => (p.done[i] as boolean) || done.has(i);
-  let left = moves;
-  for (;;) {
-    const now = left.filter((i) => ready(p, way, has, i));
-    if (now.length === 0) return left;
-    for (const i of now) done.add(i);
-    left = left.filter((i) => !done.has(i));
-    if (left.length === 0) return [];
+  const waiters = new Map<number, number[]>();
+  for (const i of moves) {
+    const on = new Set([...wayOf(p, way, i).after, ...(p.groups[i] as number[][]).flat()]);
+    for (const j of on) {
+      const list = waiters.get(j);
+      if (list) list.push(i);
+      else waiters.set(j, [i]);
+    }
   }
+  const queue = moves.filter((i) => ready(p, way, has, i));
+  for (let i = queue.pop(); i !== undefined; i = queue.pop()) {
+    if (done.has(i)) continue;
+    done.add(i);
+    for (const w of waiters.get(i) ?? []) if (!done.has(w) && ready(p, way, has, w)) queue.push(w);
+  }
+  return moves.filter((i) => !done.has(i));
 }

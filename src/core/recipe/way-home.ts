@@ -30,14 +30,15 @@ export interface WayHome {
 /** Under this nothing is proposed: it would be spent on reading it. */
 const WORTH_MINUTES = 0.5;
 
-/** Side that was up when a thing came off. */
-function sideOf(ledger: Ledger, item: Item): string | null {
+/** Side that was up when each thing came off. */
+function sidesOf(ledger: Ledger): Map<string, string | null> {
+  const sides = new Map<string, string | null>();
   let side: string | null = null;
   for (const m of ledger.moves) {
     if (m.sideUp) side = m.sideUp;
-    if (m.item === item.id) return side;
+    if (m.item) sides.set(m.item, side);
   }
-  return null;
+  return sides;
 }
 
 function minutesOf({ kind, item, left }: WayBackStep): number {
@@ -52,60 +53,69 @@ function minutesOf({ kind, item, left }: WayBackStep): number {
  * covers, and are no cover with its screws, in the reverse of how they came off.
  */
 function before(steps: WayBackStep[]): Map<string, string[]> {
-  const keyOf = new Map<string, string>();
-  for (const s of steps) if (s.item) keyOf.set(s.item.id, stepKey(s));
+  const parts = new Map<string, string>();
+  const inside = new Map<string, string[]>();
+  const from = new Map<string, string[]>();
+  const coverItem = new Map<string, Item>();
+  const note = (map: Map<string, string[]>, at: string, key: string) => {
+    const list = map.get(at);
+    if (list) list.push(key);
+    else map.set(at, [key]);
+  };
+  for (const s of steps) {
+    const { item } = s;
+    if (!item) continue;
+    const key = stepKey(s);
+    if (item.kind === 'part' && !parts.has(plain(item.name))) parts.set(plain(item.name), key);
+    for (const c of item.inside) note(inside, c, key);
+    if (item.from) note(from, plain(item.from), key);
+    if (item.cover) coverItem.set(item.cover, item);
+  }
   const after = new Map<string, string[]>();
-  const coverStep = (cover: string) => steps.find((s) => s.item?.cover === cover);
-  const named = (item: Item) =>
-    steps.find(
-      (s) =>
-        s.item && s.item.kind === 'part' && s.item.name.toLowerCase() === item.from?.trim().toLowerCase(),
-    );
-  let looseBefore = new Map<string, string>();
+  const turns = new Map<string, string>();
+  const closes = steps.flatMap((s) => (s.cover ? [{ cover: s.cover.id, key: stepKey(s) }] : []));
   for (const s of steps) {
     const list: string[] = [];
     const { item, cover } = s;
+    const key = stepKey(s);
     if (item) {
-      const own = item.kind === 'fastener' ? named(item) : undefined;
-      if (own) list.push(stepKey(own));
+      const own = item.kind === 'fastener' && item.from ? parts.get(plain(item.from)) : undefined;
+      if (own) list.push(own);
       else if (!item.cover) {
         // Nothing says what it holds: it keeps its turn among its neighbours.
         const place = item.inside.join('|');
-        const previous = looseBefore.get(place);
+        const previous = turns.get(place);
         if (previous) list.push(previous);
-        looseBefore = new Map(looseBefore).set(place, stepKey(s));
+        turns.set(place, key);
       }
-      if (item.cover) for (const x of steps) if (x.item?.inside.includes(item.cover)) list.push(stepKey(x));
+      if (item.cover) list.push(...(inside.get(item.cover) ?? []));
     }
     if (cover) {
-      for (const x of steps)
-        if (
-          x.item &&
-          (x.item.cover === cover.id ||
-            x.item.inside.includes(cover.id) ||
-            x.item.from?.trim().toLowerCase() === cover.name.toLowerCase())
-        )
-          list.push(stepKey(x));
-      for (const x of steps)
-        if (x.cover && x.cover.id !== cover.id && coverStep(x.cover.id)?.item?.inside.includes(cover.id))
-          list.push(stepKey(x));
+      const itself = coverItem.get(cover.id);
+      if (itself) for (const x of steps) if (x.item === itself) list.push(stepKey(x));
+      list.push(...(inside.get(cover.id) ?? []), ...(from.get(plain(cover.name)) ?? []));
+      for (const c of closes)
+        if (c.cover !== cover.id && coverItem.get(c.cover)?.inside.includes(cover.id)) list.push(c.key);
     }
     after.set(
-      stepKey(s),
-      [...new Set(list)].filter((k) => k !== stepKey(s)),
+      key,
+      [...new Set(list)].filter((k) => k !== key),
     );
   }
   return after;
 }
 
+const plain = (name: string) => name.trim().toLowerCase();
+
 function doings(state: JobState, steps: WayBackStep[]): Doing[] {
   const after = before(steps);
+  const sides = sidesOf(state.ledger);
   return steps.map((s) => ({
     id: stepKey(s),
     minutes: minutesOf(s),
     handsOff: s.kind === 'return' ? (s.item?.back?.cureMinutes ?? 0) : 0,
     tool: s.item && s.kind === 'return' ? toolOf(s.item) : null,
-    sideUp: s.item ? sideOf(state.ledger, s.item) : null,
+    sideUp: s.item ? (sides.get(s.item.id) ?? null) : null,
     after: after.get(stepKey(s)) ?? [],
   }));
 }

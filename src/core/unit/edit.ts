@@ -95,7 +95,24 @@ export function renameElement(map: UnitMap, from: string, to: string): UnitMap {
     feeds: map.feeds.map((f) => ({ ...f, from: one(f.from), to: one(f.to) })),
     taps: map.taps.map((t) => ({ ...t, after: one(t.after) })),
     functions: map.functions.map((f) => ({ ...f, output: one(f.output) })),
-    hazards: map.hazards.map((h) => (h.armedBy ? { ...h, armedBy: h.armedBy.map(one) } : h)),
+    hazards: map.hazards.map((h) => ({
+      ...h,
+      ...(h.armedBy ? { armedBy: h.armedBy.map(one) } : {}),
+      ...(h.on === undefined ? {} : { on: one(h.on) }),
+    })),
+    ...(map.faces
+      ? {
+          faces: map.faces.map((f) =>
+            f.pins ? { ...f, pins: f.pins.map((p) => ({ ...p, on: one(p.on) })) } : f,
+          ),
+        }
+      : {}),
+    ...(map.headers
+      ? { headers: map.headers.map((h) => ({ ...h, at: { ...h.at, board: one(h.at.board) } })) }
+      : {}),
+    ...(map.plugs
+      ? { plugs: map.plugs.map((p) => ({ ...p, exit: { ...p.exit, board: one(p.exit.board) } })) }
+      : {}),
     ...(channels
       ? { channels: channels.map((c) => ({ ...c, elements: swapped(c.elements, from, to) ?? [] })) }
       : {}),
@@ -131,6 +148,15 @@ export function removeElement(map: UnitMap, id: string): UnitMap {
     feeds: map.feeds.filter((f) => f.from !== id && f.to !== id),
     taps: map.taps.filter((t) => t.after !== id),
     functions: map.functions.filter((f) => f.output !== id),
+    hazards: map.hazards.map((h) => {
+      const { on, ...rest } = h;
+      return on === undefined || on === id ? rest : h;
+    }),
+    ...(map.faces
+      ? {
+          faces: map.faces.map((f) => (f.pins ? { ...f, pins: f.pins.filter((p) => p.on !== id) } : f)),
+        }
+      : {}),
     ...(channels
       ? {
           channels: channels

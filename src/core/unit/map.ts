@@ -193,6 +193,8 @@ export interface Hazard {
   name: string;
   /** what and how much: "230 V inside the lid" */
   detail: string;
+  /** the element it is on; the whole unit when absent */
+  on?: string;
   /** access that bares it; empty = the whole unit */
   exposedBy?: string[];
   /** what brings it back: "power" or the designator of a plug or element */

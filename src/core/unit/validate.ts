@@ -91,6 +91,7 @@ function holdsTogether(map: UnitMap): void {
   });
   map.hazards.forEach((h, i) => {
     known(h.exposedBy, `/hazards/${i}/exposedBy`);
+    demand(h.on === undefined || elements.has(h.on), `${h.on} is not an element`, `/hazards/${i}/on`);
   });
   map.access.forEach((a, i) => {
     known(a.needs, `/access/${i}/needs`);

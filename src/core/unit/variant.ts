@@ -58,9 +58,11 @@ export function mapFor(map: UnitMap, variant: string | undefined): UnitMap {
     taps: map.taps.filter((t) => here(t) && has.has(t.after)).map(reach),
     access: access.map(reach),
     functions: map.functions.filter((f) => here(f) && has.has(f.output)),
-    hazards: map.hazards
-      .filter(here)
-      .map((h) => (h.exposedBy ? { ...h, exposedBy: h.exposedBy.filter((id) => covers.has(id)) } : h)),
+    hazards: map.hazards.filter(here).map(({ on, ...h }) => ({
+      ...h,
+      ...(on !== undefined && has.has(on) ? { on } : {}),
+      ...(h.exposedBy ? { exposedBy: h.exposedBy.filter((id) => covers.has(id)) } : {}),
+    })),
     ...(channels ? { channels } : {}),
     ...(faces ? { faces } : {}),
     ...(checks ? { checks } : {}),

@@ -40,7 +40,8 @@ export const departureBoard: UnitMap = {
       id: 'mains',
       kind: 'mains',
       name: 'Mains',
-      detail: '230 V at A5',
+      detail: '230 V',
+      on: 'A5',
       exposedBy: ['back panel'],
       armedBy: ['power'],
       clear: {

@@ -65,6 +65,7 @@ export const hearingLoop: UnitMap = {
       kind: 'mains',
       name: 'Mains',
       detail: '230 V inside the lid',
+      on: 'A4',
       exposedBy: ['lid'],
       armedBy: ['power'],
       clear: {

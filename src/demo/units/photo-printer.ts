@@ -91,7 +91,8 @@ export const photoPrinter: UnitMap = {
       id: 'mains',
       kind: 'mains',
       name: 'Mains',
-      detail: '230 V at A1',
+      detail: '230 V',
+      on: 'A1',
       exposedBy: ['rear cover'],
       armedBy: ['power'],
       clear: {
@@ -120,6 +121,7 @@ export const photoPrinter: UnitMap = {
       kind: 'cell pack',
       name: 'B1 pack',
       detail: '7.2 V until W6 is out',
+      on: 'B1',
       exposedBy: ['shield plate'],
       armedBy: ['B1', 'W6'],
       clear: {

@@ -100,6 +100,7 @@ export const ticketKiosk: UnitMap = {
       kind: 'mains',
       name: 'Mains',
       detail: '230 V behind the inner panel',
+      on: 'A4',
       exposedBy: ['inner panel'],
       armedBy: ['power'],
       clear: {
@@ -114,6 +115,7 @@ export const ticketKiosk: UnitMap = {
       kind: 'moving',
       name: 'Stacker',
       detail: 'rollers pull a finger in',
+      on: 'M1',
       exposedBy: ['door'],
       armedBy: ['power'],
       clear: {

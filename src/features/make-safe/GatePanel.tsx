@@ -27,8 +27,9 @@ function dischargeOf(h: Hazard): SumAsked {
 
 /** One gate: its bar is down until the act is done and, where one can prove it, the reading is taken. */
 export function GatePanel({ line }: { line: LiveLine }) {
-  const { record } = useJob();
+  const { job, record } = useJob();
   const { hazard: h, state } = line;
+  const on = job.map.elements.find((e) => e.id === h.on);
   const [acted, setActed] = useState(false);
   const [text, setText] = useState('');
   const [passing, setPassing] = useState(false);
@@ -76,7 +77,10 @@ export function GatePanel({ line }: { line: LiveLine }) {
             <HazardGlyph kind={h.kind} />
           </span>
           {h.name}
-          <span className="font-text text-[15px] font-[400] tracking-normal">{h.detail}</span>
+          <span className="font-text text-[15px] font-[400] tracking-normal">
+            {h.detail}
+            {on && `, on ${on.id} ${on.name}`}
+          </span>
         </h3>
         {up && state.proof ? (
           <p>

@@ -46,6 +46,8 @@ export function OpenUp() {
               {moves.length} {moves.length === 1 ? 'move' : 'moves'}
               {flips > 0 && `, ${flips} ${flips === 1 ? 'flip' : 'flips'}`}
             </span>
+          </div>
+          <div className="flex flex-wrap gap-2 pb-2">
             <FoundScrew />
             <SubUnitButton />
             <UsedUp />

@@ -35,11 +35,12 @@ const demandPrepared = (state: JobState, when: 'before out' | 'before in') => {
   demand(!line, line ? `First: ${line.ask}` : '', '/prepared');
 };
 
-/** Plugs of the planned part that have not gone across yet. */
+/** Plugs of the planned part that still sit on the old one; one that is off already goes on in Close up. */
 export function plugsToMove(state: JobState): string[] {
   const element = state.map.elements.find((e) => e.id === state.plan?.element);
   if (!element) return [];
-  const across = new Set(state.swap.across);
+  const off = state.ledger.items.filter((i) => i.kind === 'plug' && tally(i).off > 0).map((i) => i.name);
+  const across = new Set([...state.swap.across, ...off]);
   return plugsOf({ element, map: state.map })
     .map((p) => p.id)
     .filter((p) => !across.has(p));

@@ -13,7 +13,7 @@ import {
   withoutRow,
   withRow,
 } from '../sheet';
-import { free, words } from './choices';
+import { elementOptions, free, words } from './choices';
 
 const clear = (name: 'act' | 'caution', head: string, width: number): Column => ({
   head,
@@ -76,6 +76,12 @@ export const hazards: Sheet = {
     }),
     text('hazards', 'name', 'Name', { width: 140 }),
     text('hazards', 'detail', 'What and how much', { width: 240 }),
+    text('hazards', 'on', 'On', {
+      kind: 'choice',
+      width: 170,
+      options: (map) => [{ value: '', words: 'the whole unit' }, ...elementOptions(map)],
+      write: (map, i, typed) => withRow(map, 'hazards', i, (h) => put(h, 'on', typed)),
+    }),
     names('hazards', 'exposedBy', 'Bared by cover', namesIn, { width: 160 }),
     names('hazards', 'armedBy', 'Brought back by', namesIn, { width: 150 }),
     clear('act', 'Cleared by', 280),
