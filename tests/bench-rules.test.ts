@@ -229,7 +229,10 @@ describe('proving beside the check', () => {
     b.tell({ type: 'part.removed', name: 'old pack' });
     b.tell({ type: 'preparation.ticked', line: 'polarity', note: '+7.4 V' });
     b.tell({ type: 'part.fitted', name: 'new pack' });
-    expect(provingLines(b.state()).map((l) => [l.id, l.unit])).toEqual([['charging', 'A']]);
+    expect(provingLines(b.state()).map((l) => [l.id, l.unit])).toEqual([
+      ['charging', 'A'],
+      ['activation', undefined],
+    ]);
     b.tell({ type: 'proving.ticked', line: 'charging', outcome: 'ok', reading: 0.42 });
     expect(b.state().proving[0]).toMatchObject({ reading: 0.42, unit: 'A' });
   });

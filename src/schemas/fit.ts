@@ -1,6 +1,7 @@
 import { Type } from '@sinclair/typebox';
-import { BATTERY_FORMS, type BatteryFitRequest, CHEMISTRY_CLASSES, VERDICTS } from '../core/fit';
-import { agrees, closed, Name, oneOf, type Says } from './words';
+import type { ChemistryRow } from '../core/chemistry';
+import { BATTERY_FORMS, type BatteryFitRequest, CHEMISTRY_CLASSES, MOUNTS, VERDICTS } from '../core/fit';
+import { agrees, closed, Line, Name, oneOf, type Says } from './words';
 
 const Figure = Type.Optional(Type.Number());
 const Sheet = closed({
@@ -18,7 +19,41 @@ const Sheet = closed({
   plug: Type.Optional(Name),
   leadMm: Figure,
   protection: Type.Optional(Type.Boolean()),
+  series: Figure,
+  parallel: Figure,
+  eachVolts: Figure,
+  eachAmpHours: Figure,
+  cellVolts: Type.Optional(Type.Array(Type.Number(), { maxItems: 400 })),
+  mount: Type.Optional(oneOf(MOUNTS)),
+  keeps: Type.Optional(Line),
+  dateCode: Type.Optional(Name),
 });
+
+export const ChemistryRowSchema = closed({
+  chemistry: Name,
+  class: oneOf(CHEMISTRY_CLASSES),
+  points: Type.Array(Type.Tuple([Type.Number(), Type.Number()]), { maxItems: 100 }),
+  restHours: Type.Number(),
+  doubt: Type.Number(),
+  depth: Type.Number(),
+  peukert: Type.Number(),
+  ratedHours: Type.Number(),
+  chargeFactor: Type.Number(),
+  mostRate: Type.Number(),
+  shelfMonths: Type.Number(),
+  lifeYears: Type.Number(),
+  caution: Line,
+  source: Line,
+});
+agrees<Says<typeof ChemistryRowSchema, ChemistryRow>>();
+
+export const ChemistryTableSchema = closed(
+  {
+    version: Type.Integer({ minimum: 0 }),
+    rows: Type.Array(ChemistryRowSchema, { minItems: 1, maxItems: 100 }),
+  },
+  { $id: 'ChemistryTable', title: 'Chemistry rows; the version is the one they were begun from' },
+);
 
 export const BatteryFitRequestSchema = closed(
   {
@@ -29,6 +64,8 @@ export const BatteryFitRequestSchema = closed(
     ),
     loadAmps: Figure,
     chargerAmps: Figure,
+    today: Type.Optional(Name),
+    rows: Type.Optional(Type.Array(ChemistryRowSchema, { minItems: 1, maxItems: 100 })),
   },
   { $id: 'BatteryFitRequest', title: 'May this battery take the place of that one' },
 );
@@ -49,6 +86,7 @@ export const BatteryFitAnswerSchema = closed(
     ),
     verdict: oneOf(VERDICTS),
     work: Type.Array(Type.String()),
+    notes: Type.Array(Type.String()),
   },
   { $id: 'BatteryFitAnswer' },
 );

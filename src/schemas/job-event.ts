@@ -4,6 +4,7 @@ import { CABLE_MODES, type JobEvent, PATTERNS } from '../core/job';
 import { BACK_STATES, ITEM_KINDS, OFF_STATES, PLACE_KINDS, UNDONE_BY } from '../core/ledger';
 import { COMPETENCES } from '../core/refer';
 import { FIRST_LEADS, HAZARD_KINDS } from '../core/unit';
+import { BatteryFitRequestSchema, ChemistryRowSchema } from './fit';
 import { FaceSchema, OwnCheckSchema, UnitMapSchema, WayBackNote } from './unit-map';
 import {
   agrees,
@@ -172,11 +173,18 @@ const JOB_EVENTS = [
     hazard: Name,
     volts: Type.Optional(Type.Number()),
     percent: Type.Optional(Type.Number()),
+    row: Type.Optional(ChemistryRowSchema),
+    chemistry: Type.Optional(Type.Integer({ minimum: 0 })),
     source: Source,
   }),
   event('lead-rule.chosen', { rule: oneOf([...FIRST_LEADS, 'no rule'] as const) }),
   event('length.checked', { item: Item, measuredMm: Type.Number() }),
   event('way-back.noted', { item: Item, ...WayBackNote.properties }),
+  event('battery.compared', {
+    element: Name,
+    request: BatteryFitRequestSchema,
+    chemistry: Type.Integer({ minimum: 0 }),
+  }),
   event('consumable.used', {
     what: Name,
     amount: Type.Optional(Name),

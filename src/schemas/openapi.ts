@@ -4,7 +4,7 @@ import { sumAnswer, sumId, sumRequest } from './sums';
 
 interface Route {
   path: string;
-  method: 'get' | 'post';
+  method: 'get' | 'post' | 'put';
   summary: string;
   /** names of documents among the components */
   body?: string;
@@ -151,6 +151,25 @@ const ROUTES: KnownRoute[] = [
     method: 'post',
     summary: 'Learn anew from a moment on, or from all closed jobs again',
     body: 'ResetLessons',
+  },
+  {
+    path: '/api/chemistry',
+    method: 'get',
+    summary: 'Chemistry rows in force, with their version; 0 as shipped',
+    answer: 'ChemistryTable',
+  },
+  {
+    path: '/api/chemistry',
+    method: 'put',
+    summary: 'Change the chemistry rows; a stale version answers 409',
+    body: 'ChemistryTable',
+    answer: 'ChemistryTable',
+  },
+  {
+    path: '/api/jobs/{id}/replace-by',
+    method: 'get',
+    summary: 'When the battery fitted in this job is usually replaced, as an iCalendar file',
+    params: ['id'],
   },
   { path: '/api/units', method: 'get', summary: 'All units with their maps' },
   {

@@ -19,7 +19,7 @@ import {
   TraceAnswerSchema,
   TraceRequestSchema,
 } from './compute';
-import { BatteryFitAnswerSchema, BatteryFitRequestSchema } from './fit';
+import { BatteryFitAnswerSchema, BatteryFitRequestSchema, ChemistryTableSchema } from './fit';
 import {
   FlatCableAnswerSchema,
   FlatCableRequestSchema,
@@ -54,6 +54,7 @@ export const CHECKED = {
   ScheduleRequest: ScheduleRequestSchema,
   MixupsRequest: MixupsRequestSchema,
   BatteryFitRequest: BatteryFitRequestSchema,
+  ChemistryTable: ChemistryTableSchema,
   FlatCableRequest: FlatCableRequestSchema,
   JumpersRequest: JumpersRequestSchema,
   SettingsDiffRequest: SettingsDiffRequestSchema,

@@ -1,8 +1,13 @@
-import { demand } from '../refusal';
+import { checkChemistry } from '../chemistry';
+import { demand, Refusal } from '../refusal';
+import { readDateCode } from '../unit/date-code';
 import { asFound, capacity } from './lines/capacity';
 import { chargeClass, chargeCurrent, chemistry, current, packVolts } from './lines/electrical';
+import { cells, layout } from './lines/pack-lines';
 import { guard, lead, plug, polarity } from './lines/plug';
 import { size } from './lines/size';
+import { age, memory, mounting } from './lines/upkeep';
+import { notesOf } from './notes';
 import type { BatteryFitRequest, FitLine, FitRule, FitVerdict } from './sheet';
 
 /** Every line of the comparison. A new one is a new entry here and nowhere else. */
@@ -19,6 +24,11 @@ const LINES: FitRule[] = [
   lead,
   chargeCurrent,
   asFound,
+  layout,
+  cells,
+  mounting,
+  memory,
+  age,
 ];
 
 export interface BatteryFitAnswer {
@@ -27,6 +37,8 @@ export interface BatteryFitAnswer {
   verdict: FitVerdict;
   /** everything that has to be done to make it fit */
   work: string[];
+  /** transport, disposal and the cautions of its chemistry */
+  notes: string[];
 }
 
 const RANK: FitVerdict[] = ['pass', 'warn', 'fits after work', 'not known', 'fail'];
@@ -37,6 +49,23 @@ function checked(s: BatteryFitRequest['old'], at: string): void {
   for (const [name, value] of Object.entries(s))
     if (typeof value === 'number')
       demand(Number.isFinite(value) && value > 0, 'type a figure over 0', `${at}/${name}`);
+  for (const name of ['series', 'parallel'] as const)
+    demand(
+      s[name] === undefined || (Number.isInteger(s[name]) && s[name] <= 400),
+      'a whole number from 1 to 400',
+      `${at}/${name}`,
+    );
+  s.cellVolts?.forEach((v, i) => {
+    demand(Number.isFinite(v) && v > 0, 'type a figure over 0', `${at}/cellVolts/${i}`);
+  });
+  if (s.dateCode) {
+    try {
+      readDateCode(s.dateCode);
+    } catch (error) {
+      if (error instanceof Refusal) throw new Refusal(error.message, `${at}/dateCode`);
+      throw error;
+    }
+  }
 }
 
 /**
@@ -56,7 +85,11 @@ export function batteryFit(r: BatteryFitRequest): BatteryFitAnswer {
     const x = r[name];
     demand(x === undefined || (Number.isFinite(x) && x > 0), 'type a figure over 0', `/${name}`);
   }
-  const lines = LINES.map((l) => ({ line: l.line, ...l.judge(r) }));
+  if (r.rows) checkChemistry(r.rows);
+  const lines = LINES.flatMap((l) => {
+    const judged = l.judge(r);
+    return judged ? [{ line: l.line, ...judged }] : [];
+  });
   const counts = lines.filter((l) => l.verdict !== 'not known' || MUST_KNOW.has(l.line));
   const verdict = counts.reduce<FitVerdict>(
     (worst, l) => (RANK.indexOf(l.verdict) > RANK.indexOf(worst) ? l.verdict : worst),
@@ -65,6 +98,7 @@ export function batteryFit(r: BatteryFitRequest): BatteryFitAnswer {
   return {
     lines,
     verdict,
+    notes: notesOf(r),
     work: lines.flatMap((l) => (l.verdict === 'fail' && l.line !== 'polarity' ? [] : (l.work ?? []))),
   };
 }

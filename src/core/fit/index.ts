@@ -1,5 +1,8 @@
+export { capacityFor, chargeHours } from './charging';
 export { type BatteryFitAnswer, batteryFit } from './fit';
 export { type Credibility, credibility } from './lines/capacity';
+export { layoutWords, type PackLayout, packOf, spreadOfCells } from './pack';
+export { replaceBy } from './replace-by';
 export { coldShare, runtimeCurve, runtimeHours } from './runtime-curve';
 export {
   BATTERY_FORMS,
@@ -8,5 +11,7 @@ export {
   CHEMISTRY_CLASSES,
   type FitLine,
   type FitVerdict,
+  MOUNTS,
+  VERDICT_WORDS,
   VERDICTS,
 } from './sheet';

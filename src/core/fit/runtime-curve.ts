@@ -1,9 +1,5 @@
+import { CHEMISTRY_ROWS, type ChemistryRow, rowOfClass } from '../chemistry';
 import type { BatterySheet } from './sheet';
-
-/** Share of the capacity that is used, and what lead gives at its 20-hour rate. Common practice, no source. */
-const DEPTH: Record<string, number> = { 'li-ion': 0.9, LFP: 0.9, NiMH: 0.9, 'lead-acid': 0.8 };
-const PEUKERT: Record<string, number> = { 'li-ion': 1.02, LFP: 1.02, NiMH: 1.05, 'lead-acid': 1.1 };
-const RATED_HOURS: Record<string, number> = { 'li-ion': 5, LFP: 5, NiMH: 5, 'lead-acid': 20 };
 
 /** Share of the capacity left in the cold. From memory; a maker’s curve comes first. */
 const COLD: [celsius: number, share: number][] = [
@@ -37,13 +33,19 @@ export function coldShare(celsius: number): number {
  * @returns hours, or null
  * @example runtimeHours({ chemistry: 'lead-acid', ampHours: 20 }, 1, 20) // 16
  */
-export function runtimeHours(s: BatterySheet, amps: number, celsius = 20): number | null {
+export function runtimeHours(
+  s: BatterySheet,
+  amps: number,
+  celsius = 20,
+  rows: ChemistryRow[] = CHEMISTRY_ROWS,
+): number | null {
   const { chemistry, ampHours } = s;
   if (!chemistry || !ampHours || !(amps > 0)) return null;
-  const h = RATED_HOURS[chemistry] as number;
+  const row = rowOfClass(rows, chemistry);
+  if (!row) return null;
+  const h = row.ratedHours;
   const c = ampHours * coldShare(celsius);
-  const full = h * (c / (amps * h)) ** (PEUKERT[chemistry] as number);
-  return full * (DEPTH[chemistry] as number);
+  return h * (c / (amps * h)) ** row.peukert * row.depth;
 }
 
 /**
@@ -59,10 +61,15 @@ export function runtimeCurve(
   sheets: [BatterySheet, BatterySheet],
   loadAmps: number,
   celsius: number,
+  rows: ChemistryRow[] = CHEMISTRY_ROWS,
 ): { amps: number; old: number | null; new: number | null }[] {
   const steps = 40;
   return Array.from({ length: steps + 1 }, (_, i) => {
     const amps = Number((loadAmps * (0.2 + (2.8 * i) / steps)).toPrecision(6));
-    return { amps, old: runtimeHours(sheets[0], amps, celsius), new: runtimeHours(sheets[1], amps, celsius) };
+    return {
+      amps,
+      old: runtimeHours(sheets[0], amps, celsius, rows),
+      new: runtimeHours(sheets[1], amps, celsius, rows),
+    };
   });
 }

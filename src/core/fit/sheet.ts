@@ -1,5 +1,10 @@
-export const CHEMISTRY_CLASSES = ['li-ion', 'LFP', 'lead-acid', 'NiMH'] as const;
+import { CHEMISTRY_CLASSES, type ChemistryRow } from '../chemistry';
+
+export { CHEMISTRY_CLASSES };
 export const BATTERY_FORMS = ['pouch', 'cylindrical', 'prismatic can', 'hard case'] as const;
+
+/** How a battery is held and joined. */
+export const MOUNTS = ['plug and strap', 'holder', 'tagged, soldered', 'screw terminals', 'glued'] as const;
 
 /** One battery as it is described for comparing. Everything may be unknown: a line then says so. */
 export interface BatterySheet {
@@ -24,6 +29,18 @@ export interface BatterySheet {
   leadMm?: number;
   /** it carries its own protection board */
   protection?: boolean;
+  /** cells or blocks in series and side by side, as found or as fitted, and what each is */
+  series?: number;
+  parallel?: number;
+  eachVolts?: number;
+  eachAmpHours?: number;
+  /** each cell measured by itself, V */
+  cellVolts?: number[];
+  mount?: (typeof MOUNTS)[number];
+  /** what is lost while it is out: clock, settings, counts */
+  keeps?: string;
+  /** as stamped: year and week, or a month */
+  dateCode?: string;
 }
 
 export interface BatteryFitRequest {
@@ -35,10 +52,23 @@ export interface BatteryFitRequest {
   loadAmps?: number;
   /** what its charger gives at most */
   chargerAmps?: number;
+  /** ISO date, for how old they are */
+  today?: string;
+  /** chemistry in force, where it is not the one shipped */
+  rows?: ChemistryRow[];
 }
 
 export const VERDICTS = ['pass', 'warn', 'fits after work', 'not known', 'fail'] as const;
 export type FitVerdict = (typeof VERDICTS)[number];
+
+/** The verdict as a bench says it. */
+export const VERDICT_WORDS: Record<FitVerdict, string> = {
+  pass: 'fits',
+  warn: 'mind this',
+  'fits after work': 'fits after work',
+  'not known': 'not known',
+  fail: 'does not fit',
+};
 
 export interface FitLine {
   line: string;
@@ -55,7 +85,8 @@ export interface FitLine {
 /** What one line judges. */
 export interface FitRule {
   line: string;
-  judge(r: BatteryFitRequest): Omit<FitLine, 'line'>;
+  /** null where nothing that it judges is known of either */
+  judge(r: BatteryFitRequest): Omit<FitLine, 'line'> | null;
 }
 
 export const unknown = (old: string, fresh: string, why: string): Omit<FitLine, 'line'> => ({

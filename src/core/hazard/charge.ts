@@ -1,5 +1,6 @@
+import type { ChemistryRow } from '../chemistry';
 import { Refusal } from '../refusal';
-import { chargeLeft } from '../sums/cells/charge-left';
+import { chargeLeft, chargeLeftFrom } from '../sums/cells/charge-left';
 import type { Hazard, MoveWork } from '../unit';
 
 /** Words of the entry line that put heat or a lever to the unit. Common practice, no source. */
@@ -25,15 +26,17 @@ export function workOf(verb: string, text: string): MoveWork | undefined {
  *
  * @param h hazard with a limit of charge
  * @param volts across the whole pack, at rest, V
+ * @param row the chemistry row in force, where it is not the one shipped
  * @returns percent, and how far it may be off where the curve is flat
  * @throws Refusal when the hazard has no limit, or the voltage cannot be that of such a pack
  * @example chargeOf(pack, 7.2).percent // of two li-ion cells in series, about 12
  */
-export function chargeOf(h: Hazard, volts: number): { percent: number; high: number } {
+export function chargeOf(h: Hazard, volts: number, row?: ChemistryRow): { percent: number; high: number } {
   if (!h.charge) throw new Refusal(`nothing says how full ${h.name} may be`, '/hazard');
   try {
-    const { values } = chargeLeft.compute({
-      chemistry: h.charge.chemistry,
+    const sum = row ? chargeLeftFrom([row]) : chargeLeft;
+    const { values } = sum.compute({
+      chemistry: row?.chemistry ?? h.charge.chemistry,
       restVolts: volts,
       series: h.charge.series,
     });

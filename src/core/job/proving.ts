@@ -45,6 +45,17 @@ const SOURCES: Source[] = [
         ]
       : [];
   },
+  // A unit that was without its battery may have to be told so.
+  (state) =>
+    isBattery(state, state.fix?.element)
+      ? [
+          {
+            id: 'activation',
+            ask: 'Activated, registered or reset where the unit asks for it, clock set',
+            why: 'some count from the first start, some ask for a new battery to be named',
+          },
+        ]
+      : [],
   // What the owner would lose is looked for by name.
   ({ intake }) =>
     (intake?.keep ?? []).map((k) => ({

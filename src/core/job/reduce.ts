@@ -61,6 +61,7 @@ export function open(e: JobOpened): JobState {
     proving: [],
     soak: null,
     consumables: [],
+    batteries: {},
   };
 }
 

@@ -1,3 +1,4 @@
+import type { BatteryFitRequest } from '../fit';
 import type { HazardState, Source, UnitPower } from '../hazard';
 import type { Ledger } from '../ledger';
 import type { ReferRequest } from '../refer';
@@ -178,13 +179,16 @@ export interface JobState {
   told: { party: string; how: string; at: string; by: string }[];
   proving: ProvingTick[];
   soak: Soak | null;
+  /** old and new battery laid beside each other, by element */
+  batteries: Record<string, BatteryCompared>;
   consumables: { id: string; what: string; amount?: string; on?: string; at: string; by: string }[];
 }
 
 export interface ChargeRead {
   percent: number;
-  /** rest voltage it was worked out from */
+  /** rest voltage it was worked out from, and which chemistry rows were in force */
   volts?: number;
+  chemistry?: number;
   source: Source;
   at: string;
 }
@@ -199,6 +203,15 @@ export interface Swapping {
   prepared: { line: string; note?: string; at: string }[];
   /** plugs that went across, one at a time */
   across: string[];
+}
+
+/** Two battery sheets as they were compared, with the chemistry that was in force. */
+export interface BatteryCompared {
+  request: BatteryFitRequest;
+  /** how often the chemistry rows had been changed; 0 as shipped */
+  chemistry: number;
+  at: string;
+  by: string;
 }
 
 /** A unit inside the unit: a feeder, a pair of boards; with its own goal and its own things off. */

@@ -1,7 +1,9 @@
+import { replaceBy, VERDICT_WORDS } from '../fit';
 import {
   answerWords,
   beforeAfter,
   effective,
+  fitOf,
   functionsTried,
   type JobEvent,
   type JobState,
@@ -57,6 +59,23 @@ function safelySaid(state: JobState, e: ReturnType<typeof effective>[number]): R
     result:
       e.volts === undefined ? `${e.percent}\u00a0% by ${e.source}` : `${formatReading(e.volts, 'V')} at rest`,
   };
+}
+
+/** How the fitted battery was judged, and when it is usually replaced. */
+function batteryLines(state: JobState): ReportLine[] {
+  const { fix } = state;
+  const compared = fix ? state.batteries[fix.element] : undefined;
+  const fit = fix ? fitOf(state, fix.element) : null;
+  if (!fix || !compared || !fit) return [];
+  const due = replaceBy(compared.request.new, fix.at, compared.request.rows);
+  return [
+    {
+      at: compared.at,
+      text: 'Old and new battery compared',
+      result: `${VERDICT_WORDS[fit.verdict]}${compared.chemistry ? `, chemistry rows of version ${compared.chemistry}` : ''}`,
+    },
+    ...(due ? [{ text: 'Replace by', result: `${due.date}, usual for ${due.chemistry}` }] : []),
+  ];
 }
 
 function soakLine(state: JobState): ReportLine[] {
@@ -169,6 +188,7 @@ export function reportOf(state: JobState, events: JobEvent[]): ReportSection[] {
             text: fix.name,
             result: `${fix.element}${stamps(fix)}`,
           },
+          ...batteryLines(state),
           ...(fix.old ? [{ text: 'The old one', result: stamps(fix.old).slice(2) }] : []),
           ...(fix.across ? [{ text: 'Cables one across at a time', result: fix.across.join(', ') }] : []),
           ...(fix.prepared ?? []).map((p) => ({

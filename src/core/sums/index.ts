@@ -34,6 +34,7 @@ import type { Sum } from './sum';
 export { answerSum, type Sensitivity, sensitivityOf } from './answer';
 export { WIRE_COLOURS } from './cables/colour-code';
 export { FERRULES, type Ferrule } from './cables/ferrules';
+export { chargeLeftFrom } from './cells/charge-left';
 export { CHEMISTRIES } from './cells/charge-tables';
 export { type Curve, curveOf } from './curves';
 export { BANDS } from './electric/resistor';

@@ -1,15 +1,7 @@
-import {
-  CartesianGrid,
-  Legend,
-  Line,
-  LineChart,
-  ReferenceLine,
-  ResponsiveContainer,
-  Tooltip,
-  XAxis,
-  YAxis,
-} from 'recharts';
+import { Legend, Line, ReferenceLine } from 'recharts';
+import type { ChemistryRow } from '../../core/chemistry';
 import { type BatterySheet, runtimeCurve, runtimeHours } from '../../core/fit';
+import { Plot } from '../../ui/Plot';
 
 const hours = (h: number | null) =>
   h === null ? 'not known' : h >= 1 ? `${h.toFixed(1)} h` : `${Math.round(h * 60)} min`;
@@ -20,67 +12,52 @@ export function RuntimePlot({
   fresh,
   amps,
   celsius,
+  rows,
 }: {
   old: BatterySheet;
   fresh: BatterySheet;
   amps: number;
   celsius: number;
+  rows: ChemistryRow[];
 }) {
-  const data = runtimeCurve([old, fresh], amps, celsius);
-  const [a, b] = [runtimeHours(old, amps, celsius), runtimeHours(fresh, amps, celsius)];
+  const data = runtimeCurve([old, fresh], amps, celsius, rows);
+  const [a, b] = [runtimeHours(old, amps, celsius, rows), runtimeHours(fresh, amps, celsius, rows)];
   return (
     <div>
       <p>
         At {amps}&nbsp;A and {celsius}&nbsp;°C: old <b>{hours(a)}</b>, new <b>{hours(b)}</b>, roughly.
       </p>
-      <div role="img" aria-label={`Runtime over load: old ${hours(a)}, new ${hours(b)} at ${amps} A`}>
-        <ResponsiveContainer width="100%" height={220} initialDimension={{ width: 520, height: 220 }}>
-          <LineChart data={data} margin={{ top: 10, right: 16, bottom: 20, left: 4 }}>
-            <CartesianGrid stroke="var(--color-rule)" vertical={false} />
-            <XAxis
-              dataKey="amps"
-              type="number"
-              domain={['dataMin', 'dataMax']}
-              stroke="var(--color-bark-2)"
-              tick={{ fontSize: 13 }}
-              tickFormatter={(v) => Number(v).toPrecision(2)}
-              label={{ value: 'load, A', position: 'insideBottom', offset: -12, fontSize: 13 }}
-            />
-            <YAxis stroke="var(--color-bark-2)" tick={{ fontSize: 13 }} width={56} unit=" h" />
-            <Tooltip
-              formatter={(v) => hours(v === undefined || v === null ? null : Number(v))}
-              labelFormatter={(v) => `${Number(v).toPrecision(3)} A`}
-              contentStyle={{
-                background: 'var(--color-paper)',
-                border: '1px solid var(--color-rule-strong)',
-              }}
-            />
-            <Legend verticalAlign="top" height={24} />
-            <ReferenceLine
-              x={data.reduce((p, q) => (Math.abs(q.amps - amps) < Math.abs(p.amps - amps) ? q : p)).amps}
-              stroke="var(--color-slate)"
-              strokeWidth={2}
-            />
-            <Line
-              dataKey="old"
-              name="old"
-              stroke="var(--color-bark-3)"
-              strokeWidth={2}
-              strokeDasharray="6 4"
-              dot={false}
-              isAnimationActive={false}
-            />
-            <Line
-              dataKey="new"
-              name="new"
-              stroke="var(--color-bark)"
-              strokeWidth={2.4}
-              dot={false}
-              isAnimationActive={false}
-            />
-          </LineChart>
-        </ResponsiveContainer>
-      </div>
+      <Plot
+        data={data}
+        label={`Runtime over load: old ${hours(a)}, new ${hours(b)} at ${amps} A`}
+        x={{ key: 'amps', label: 'load, A', tick: (v) => v.toPrecision(2) }}
+        y={{ width: 56, unit: ' h' }}
+        tip={{ value: hours, at: (v) => `${v.toPrecision(3)} A` }}
+      >
+        <Legend verticalAlign="top" height={24} />
+        <ReferenceLine
+          x={data.reduce((p, q) => (Math.abs(q.amps - amps) < Math.abs(p.amps - amps) ? q : p)).amps}
+          stroke="var(--color-slate)"
+          strokeWidth={2}
+        />
+        <Line
+          dataKey="old"
+          name="old"
+          stroke="var(--color-bark-3)"
+          strokeWidth={2}
+          strokeDasharray="6 4"
+          dot={false}
+          isAnimationActive={false}
+        />
+        <Line
+          dataKey="new"
+          name="new"
+          stroke="var(--color-bark)"
+          strokeWidth={2.4}
+          dot={false}
+          isAnimationActive={false}
+        />
+      </Plot>
       <p className="note">
         Peukert by chemistry, to 80 or 90 % of the capacity, less in the cold. Common practice and from
         memory: a maker’s curve comes first.

@@ -1,6 +1,6 @@
-import { BATTERY_FORMS, type BatterySheet, CHEMISTRY_CLASSES } from '../../core/fit';
+import { BATTERY_FORMS, type BatterySheet, CHEMISTRY_CLASSES, MOUNTS } from '../../core/fit';
 import { Refusal } from '../../core/refusal';
-import { readAs } from '../../core/unit';
+import { readAs, readDateCode } from '../../core/unit';
 
 export type SheetTexts = Partial<Record<keyof BatterySheet, string>>;
 
@@ -33,15 +33,29 @@ export const FIELDS: FieldOf[] = [
   { name: 'protection', label: 'Own protection', options: ['yes', 'no'] },
 ];
 
+/** What is asked beside it, where it is a pack, a memory cell, or not new any more. */
+export const MORE_FIELDS: FieldOf[] = [
+  { name: 'series', label: 'Cells in series', unit: '' },
+  { name: 'parallel', label: 'Side by side', unit: '' },
+  { name: 'eachVolts', label: 'Each', unit: 'V' },
+  { name: 'eachAmpHours', label: 'Each', unit: 'Ah' },
+  { name: 'cellVolts', label: 'Cells measured, V', hint: '4.10 4.11 3.98' },
+  { name: 'mount', label: 'Mounting', options: MOUNTS },
+  { name: 'dateCode', label: 'Date code', hint: 'year and week, or 05/23' },
+  { name: 'keeps', label: 'Lost while it is out', hint: 'clock, settings, counts', only: 'old' },
+];
+
 /** Reads the typed fields of one battery; what cannot be read is named by field. */
 export function sheetOf(texts: SheetTexts): { sheet: BatterySheet; wrong: Partial<Record<string, string>> } {
   const sheet: Record<string, unknown> = {};
   const wrong: Partial<Record<string, string>> = {};
-  for (const f of FIELDS) {
+  for (const f of [...FIELDS, ...MORE_FIELDS]) {
     const text = (texts[f.name] ?? '').trim();
     if (!text) continue;
     try {
-      if (f.unit) {
+      if (f.name === 'cellVolts') {
+        sheet.cellVolts = text.split(/[\s;]+/).map((t) => readAs(t, 'V').value);
+      } else if (f.unit !== undefined) {
         const { value } = readAs(text, f.unit);
         if (!(value > 0)) throw new Refusal('type a figure over 0');
         sheet[f.name] = value;
@@ -50,6 +64,9 @@ export function sheetOf(texts: SheetTexts): { sheet: BatterySheet; wrong: Partia
         if (!list.every((c) => ['+', '-', 'T'].includes(c)))
           throw new Refusal('type + − T with blanks between');
         sheet.contacts = list;
+      } else if (f.name === 'dateCode') {
+        readDateCode(text);
+        sheet.dateCode = text;
       } else if (f.name === 'protection') sheet.protection = text === 'yes';
       else sheet[f.name] = text;
     } catch (error) {
@@ -58,4 +75,11 @@ export function sheetOf(texts: SheetTexts): { sheet: BatterySheet; wrong: Partia
     }
   }
   return { sheet: sheet as BatterySheet, wrong };
+}
+
+/** A sheet as it would be typed. */
+export function textsOf(sheet: BatterySheet): SheetTexts {
+  const words = (v: unknown): string =>
+    Array.isArray(v) ? v.join(' ') : typeof v === 'boolean' ? (v ? 'yes' : 'no') : String(v);
+  return Object.fromEntries(Object.entries(sheet).map(([k, v]) => [k, words(v)])) as SheetTexts;
 }

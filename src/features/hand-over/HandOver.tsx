@@ -9,6 +9,7 @@ import { TickBox } from '../../ui/Signs';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 import { KeepWayIn } from './KeepWayIn';
+import { ReplaceBy } from './ReplaceBy';
 
 /** The report as it falls out of the record, and the hand over itself. */
 export function HandOver() {
@@ -144,6 +145,7 @@ function Giving() {
           </form>
         </>
       )}
+      <ReplaceBy />
       <KeepWayIn />
       <div className="pad flex flex-wrap gap-3 border-t border-rule">
         <Second small onClick={() => window.print()}>

@@ -6,6 +6,7 @@ import { Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { TextField } from '../../ui/Field';
 import { GateSign } from '../../ui/GateSign';
+import { useChemistry } from '../batteries/use-chemistry';
 import { useJob } from '../job/use-job';
 import { openSum } from '../sums/open-sum';
 
@@ -18,12 +19,14 @@ export function ChargeGate() {
 
 function PackCharge({ hazard: h }: { hazard: Hazard }) {
   const { job, record } = useJob();
+  const [table] = useChemistry();
   const [volts, setVolts] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);
   const held = chargeHolds([h], job.charges, job.out ? [job.out.element] : [])[0];
   const read = job.charges[h.id];
   const limit = h.charge;
   if (!limit) return null;
+  const row = table.rows.find((r) => r.chemistry === limit.chemistry);
   const percent = /%\s*$/.test(volts.trim());
   const take = (e: React.FormEvent) => {
     e.preventDefault();
@@ -32,7 +35,9 @@ function PackCharge({ hazard: h }: { hazard: Hazard }) {
       const refused = record('charge.read', {
         hazard: h.id,
         source: percent ? 'unit' : 'meter',
-        ...(percent ? { percent: value } : { volts: value }),
+        ...(percent
+          ? { percent: value }
+          : { volts: value, ...(row && table.version > 0 ? { row, chemistry: table.version } : {}) }),
       });
       setWrong(refused?.reason ?? null);
       if (!refused) setVolts('');
@@ -62,7 +67,7 @@ function PackCharge({ hazard: h }: { hazard: Hazard }) {
         <form onSubmit={take} className="flex flex-wrap gap-3 items-end" noValidate>
           <TextField
             label="Volts at rest, or the % the unit says"
-            hint={`${limit.series} × ${limit.chemistry} in series`}
+            hint={`${limit.series} × ${limit.chemistry} in series, after ${row?.restHours ?? 1} h with nothing drawn`}
             value={volts}
             onChange={(e) => {
               setVolts(e.target.value);
@@ -85,8 +90,8 @@ function PackCharge({ hazard: h }: { hazard: Hazard }) {
           </span>
         </form>
         <p className="note">
-          A full cell that is bent, pierced or heated burns; an empty one mostly does not. Usual practice, no
-          promise. The maker’s instructions and local rules come first.
+          {row?.caution} A full cell that is bent, pierced or heated burns; an empty one mostly does not.
+          Usual practice, no promise. The maker’s instructions and local rules come first.
         </p>
       </div>
     </section>

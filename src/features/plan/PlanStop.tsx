@@ -3,6 +3,7 @@ import { remedyOptions } from '../../core/job';
 import { Action, Second } from '../../ui/Action';
 import { SelectField, TextField, Wrong } from '../../ui/Field';
 import { TickBox } from '../../ui/Signs';
+import { BatteryFit } from '../batteries/BatteryFit';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 import { useTrace } from '../job/use-trace';
@@ -146,6 +147,7 @@ function PlanSheet() {
             ))}
           </ul>
         </fieldset>
+        <BatteryFit element={element} />
         <TextField
           label="Why"
           value={why}

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import { type PreparationLine, preparationsFor } from '../../core/preparation';
+import { preparationsOf } from '../../core/job';
+import type { PreparationLine } from '../../core/preparation';
 import { Second } from '../../ui/Action';
 import { TextField, Wrong } from '../../ui/Field';
 import { TickBox } from '../../ui/Signs';
@@ -8,7 +9,7 @@ import { useJob } from '../job/use-job';
 /** What is seen to before the old part comes out, and before the new one goes in. */
 export function Preparations() {
   const { job } = useJob();
-  const lines = preparationsFor(job.map, job.plan?.element ?? '');
+  const lines = preparationsOf(job);
   const now = job.out ? 'before in' : 'before out';
   return (
     <div className="grid gap-3">

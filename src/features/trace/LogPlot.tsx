@@ -1,18 +1,9 @@
 import { useMemo, useState } from 'react';
-import {
-  CartesianGrid,
-  Line,
-  LineChart,
-  ReferenceArea,
-  ReferenceLine,
-  ResponsiveContainer,
-  Tooltip,
-  XAxis,
-  YAxis,
-} from 'recharts';
+import { Line, ReferenceArea, ReferenceLine } from 'recharts';
 import { type LoggedSeries, meanBetween } from '../../core/logged';
 import { formatReading, type Tap } from '../../core/unit';
 import { Action } from '../../ui/Action';
+import { Plot } from '../../ui/Plot';
 
 export interface LogPlotProps {
   series: LoggedSeries;
@@ -45,63 +36,39 @@ export function LogPlot({ series, expect, onPick }: LogPlotProps) {
         {tolerance}
         &nbsp;{unit}.
       </p>
-      <div role="img" aria-label={`${series.name} over time, mean ${formatReading(taken.mean, unit)}`}>
-        <ResponsiveContainer width="100%" height={260} initialDimension={{ width: 560, height: 260 }}>
-          <LineChart
-            data={drawn}
-            margin={{ top: 8, right: 12, bottom: 20, left: 8 }}
-            onClick={(e) => {
-              const i = points.findIndex((p) => p.t >= Number(e?.activeLabel ?? Number.NaN));
-              if (i >= 0) {
-                setFrom(i);
-                setTo(i);
-              }
-            }}
-          >
-            <CartesianGrid stroke="var(--color-rule)" vertical={false} />
-            <XAxis
-              dataKey="t"
-              type="number"
-              domain={['dataMin', 'dataMax']}
-              stroke="var(--color-bark-2)"
-              tick={{ fontSize: 13 }}
-              label={{ value: 'seconds', position: 'insideBottom', offset: -12, fontSize: 13 }}
-            />
-            <YAxis
-              domain={['auto', 'auto']}
-              stroke="var(--color-bark-2)"
-              tick={{ fontSize: 13 }}
-              width={64}
-              unit={` ${unit}`}
-            />
-            <ReferenceArea
-              y1={nominal - tolerance}
-              y2={nominal + tolerance}
-              fill="var(--color-moss-wash)"
-              stroke="var(--color-moss)"
-              ifOverflow="extendDomain"
-            />
-            <ReferenceLine x={at(from)} stroke="var(--color-slate)" strokeWidth={2} />
-            <ReferenceLine x={at(to)} stroke="var(--color-slate)" strokeWidth={2} />
-            <Tooltip
-              formatter={(v) => formatReading(Number(v), unit)}
-              labelFormatter={(t) => seconds(Number(t))}
-              contentStyle={{
-                background: 'var(--color-paper)',
-                border: '1px solid var(--color-rule-strong)',
-              }}
-            />
-            <Line
-              dataKey="value"
-              name={series.name}
-              stroke="var(--color-bark)"
-              strokeWidth={1.6}
-              dot={false}
-              isAnimationActive={false}
-            />
-          </LineChart>
-        </ResponsiveContainer>
-      </div>
+      <Plot
+        data={drawn}
+        height={260}
+        label={`${series.name} over time, mean ${formatReading(taken.mean, unit)}`}
+        x={{ key: 't', label: 'seconds' }}
+        y={{ unit: ` ${unit}` }}
+        tip={{ value: (v) => (v === null ? '' : formatReading(v, unit)), at: seconds }}
+        onPick={(t) => {
+          const i = points.findIndex((p) => p.t >= t);
+          if (i >= 0) {
+            setFrom(i);
+            setTo(i);
+          }
+        }}
+      >
+        <ReferenceArea
+          y1={nominal - tolerance}
+          y2={nominal + tolerance}
+          fill="var(--color-moss-wash)"
+          stroke="var(--color-moss)"
+          ifOverflow="extendDomain"
+        />
+        <ReferenceLine x={at(from)} stroke="var(--color-slate)" strokeWidth={2} />
+        <ReferenceLine x={at(to)} stroke="var(--color-slate)" strokeWidth={2} />
+        <Line
+          dataKey="value"
+          name={series.name}
+          stroke="var(--color-bark)"
+          strokeWidth={1.6}
+          dot={false}
+          isAnimationActive={false}
+        />
+      </Plot>
       {(
         [
           ['From', from, setFrom],

@@ -1,4 +1,5 @@
 import { bandOf } from '../../sums/cells/kinds';
+import { packOf } from '../pack';
 import { type BatteryFitRequest, type BatterySheet, type FitRule, figure, unknown } from '../sheet';
 
 const KIND: Record<string, string> = {
@@ -73,10 +74,20 @@ export const capacity: FitRule = {
 export const asFound: FitRule = {
   line: 'as found',
   judge({ old }) {
-    const base = { old: figure(old.ampHours, 'Ah'), new: figure(old.foundAmpHours, 'Ah') };
-    if (old.ampHours === undefined || old.foundAmpHours === undefined)
+    const counted = packOf({
+      series: old.series ?? 1,
+      parallel: old.parallel ?? 1,
+      ...(old.eachAmpHours === undefined ? {} : { eachAmpHours: old.eachAmpHours }),
+    }).ampHours;
+    const found = old.foundAmpHours ?? counted;
+    const how = old.foundAmpHours === undefined && counted !== undefined && (old.parallel ?? 1) > 1;
+    const base = {
+      old: figure(old.ampHours, 'Ah'),
+      new: how ? `${old.parallel} × ${figure(old.eachAmpHours, 'Ah')}` : figure(found, 'Ah'),
+    };
+    if (old.ampHours === undefined || found === undefined)
       return unknown(`plate ${base.old}`, `found ${base.new}`, 'count the cells that are really in it');
-    const apart = old.foundAmpHours / old.ampHours - 1;
+    const apart = found / old.ampHours - 1;
     return Math.abs(apart) <= 0.05
       ? {
           old: `plate ${base.old}`,

@@ -1,3 +1,4 @@
+import { CHEMISTRY_ROWS, rowOfClass } from '../../chemistry';
 import { type FitRule, figure, unknown } from '../sheet';
 
 /** Cells whose full-charge voltage differs by less are of one class. */
@@ -80,7 +81,7 @@ export const current: FitRule = {
 
 export const chargeCurrent: FitRule = {
   line: 'charging',
-  judge({ old, new: fresh, chargerAmps }) {
+  judge({ old, new: fresh, chargerAmps, rows = CHEMISTRY_ROWS }) {
     const base = {
       old: chargerAmps === undefined ? figure(old.ampHours, 'Ah') : `charger ${figure(chargerAmps, 'A')}`,
       new: figure(fresh.ampHours, 'Ah'),
@@ -88,9 +89,9 @@ export const chargeCurrent: FitRule = {
     if (chargerAmps === undefined || !fresh.ampHours)
       return unknown(base.old, base.new, 'what the charger gives is not known');
     const rate = chargerAmps / fresh.ampHours;
-    const hours = 1.2 / rate;
-    // One times its capacity per hour is what most lithium and NiMH cells stand; lead takes a quarter. From memory.
-    const most = fresh.chemistry === 'lead-acid' ? 0.25 : 1;
+    const row = rowOfClass(rows, fresh.chemistry);
+    const hours = (row?.chargeFactor ?? 1.2) / rate;
+    const most = row?.mostRate ?? 1;
     return rate <= most
       ? { ...base, verdict: 'pass', why: `about ${hours.toFixed(1)} h to full` }
       : { ...base, verdict: 'fail', why: `${rate.toFixed(2)} times its capacity in an hour is over ${most}` };

@@ -1,3 +1,4 @@
+import { batteryCompared } from './batteries';
 import { coverClosed } from './close-up';
 import { consumableUsed } from './consumables';
 import { faceAdded, pinPlaced, pinRemoved } from './faces';
@@ -78,6 +79,7 @@ export const EVENT_KINDS = {
   'holes.placed': holesPlaced,
   'length.checked': lengthChecked,
   'way-back.noted': wayBackNoted,
+  'battery.compared': batteryCompared,
   'consumable.used': consumableUsed,
   'unit.entered': unitEntered,
   'unit.left': unitLeft,

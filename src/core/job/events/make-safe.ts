@@ -1,3 +1,4 @@
+import { type ChemistryRow, checkChemistry } from '../../chemistry';
 import { arm, chargeOf, clearGate, holding, passGate, type Source } from '../../hazard';
 import { take, tally } from '../../ledger';
 import { demand } from '../../refusal';
@@ -115,8 +116,16 @@ export const powerDownPassed = kind<{ reason: string }>({
 });
 
 /** How full a pack is, before heat or a lever comes near it: its rest voltage, or its own word. */
-export const chargeRead = kind<{ hazard: string; volts?: number; percent?: number; source: Source }>({
-  apply(state, { hazard: id, volts, percent, source }, { at }) {
+export const chargeRead = kind<{
+  hazard: string;
+  volts?: number;
+  percent?: number;
+  /** the chemistry row in force, where it is not the one shipped, and its version */
+  row?: ChemistryRow;
+  chemistry?: number;
+  source: Source;
+}>({
+  apply(state, { hazard: id, volts, percent, row, chemistry, source }, { at }) {
     const h = hazard(state, id);
     demand(
       (volts === undefined) !== (percent === undefined),
@@ -125,8 +134,10 @@ export const chargeRead = kind<{ hazard: string; volts?: number; percent?: numbe
     );
     if (volts !== undefined) {
       demand(volts > 0, 'a pack reads over 0 V', '/volts');
-      const { high } = chargeOf(h, volts);
-      return { ...state, charges: { ...state.charges, [id]: { percent: high, volts, source, at } } };
+      if (row) checkChemistry([row]);
+      const { high } = chargeOf(h, volts, row);
+      const read = { percent: high, volts, source, at, ...(chemistry ? { chemistry } : {}) };
+      return { ...state, charges: { ...state.charges, [id]: read } };
     }
     demand(h.charge, `nothing says how full ${h.name} may be`, '/hazard');
     demand(percent !== undefined && percent >= 0 && percent <= 100, 'percent lies in 0 to 100', '/percent');

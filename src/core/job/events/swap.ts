@@ -1,8 +1,9 @@
 import { arm } from '../../hazard';
 import { giveBack, prove, take, tally, writeOff } from '../../ledger';
-import { plugsOf, preparationsFor } from '../../preparation';
+import { plugsOf } from '../../preparation';
 import { demand } from '../../refusal';
 import { readDateCode } from '../../unit';
+import { fitOf, preparationsOf } from '../prepared';
 import { CABLE_MODES, type CableMode, type JobState } from '../state';
 import { kind } from './kind';
 import { handsIn } from './open-up';
@@ -26,9 +27,7 @@ const reached = (state: JobState, needs: string[] | undefined) => {
 /** The first thing that has to be seen to before the old part comes out, or the new one goes in. */
 function unprepared(state: JobState, when: 'before out' | 'before in') {
   const ticked = new Set(state.swap.prepared.map((p) => p.line));
-  return preparationsFor(state.map, state.plan?.element ?? '').find(
-    (l) => l.must && l.when === when && !ticked.has(l.id),
-  );
+  return preparationsOf(state).find((l) => l.must && l.when === when && !ticked.has(l.id));
 }
 const demandPrepared = (state: JobState, when: 'before out' | 'before in') => {
   const line = unprepared(state, when);
@@ -115,7 +114,16 @@ export const partRemoved = kind<{ name: string; carry?: string[]; serial?: strin
 });
 
 export const partFitted = kind<{ name: string; serial?: string; dateCode?: string }>({
-  admit: (state) => demandPrepared(state, 'before in'),
+  admit(state) {
+    const fit = fitOf(state, state.out?.element ?? '');
+    const fail = fit?.verdict === 'fail' ? fit.lines.find((l) => l.verdict === 'fail') : undefined;
+    demand(
+      !fail,
+      fail ? `Do not fit it: ${fail.line}, ${fail.why}. Compare them again in Plan` : '',
+      '/name',
+    );
+    demandPrepared(state, 'before in');
+  },
   apply(state, { name, serial, dateCode }, { id, at }) {
     const { element, remedy } = planned(state);
     const { out } = state;
@@ -212,7 +220,7 @@ export const remedyTried = kind<Record<never, never>>({
 export const preparationTicked = kind<{ line: string; note?: string }>({
   apply(state, { line: id, note }, { at }) {
     const { element } = planned(state);
-    const line = preparationsFor(state.map, element.id).find((l) => l.id === id);
+    const line = preparationsOf(state).find((l) => l.id === id);
     demand(line, `${id} is no line of the list for ${element.id}`, '/line');
     demand(!line.asks || note?.trim(), `${line.asks}: write it down`, '/note');
     const rest = state.swap.prepared.filter((p) => p.line !== id);
@@ -220,7 +228,7 @@ export const preparationTicked = kind<{ line: string; note?: string }>({
     return { ...state, swap: { ...state.swap, prepared: [...rest, tick] } };
   },
   says: (p, state) => {
-    const line = preparationsFor(state.map, state.plan?.element ?? '').find((l) => l.id === p.line);
+    const line = preparationsOf(state).find((l) => l.id === p.line);
     return `${line?.ask ?? p.line}${p.note?.trim() ? `: ${p.note.trim()}` : ''}`;
   },
 });

@@ -1,17 +1,28 @@
 import { demand } from '../../refusal';
 import { choice, input, maybe, number, output, type Sum, show, tidy } from '../sum';
-import { CHEMISTRIES, chargeTable, percentAt } from './charge-tables';
+import { CHARGE_TABLES, type ChargeTable, chargeTable, percentAt } from './charge-tables';
 
 /** A span wider than this is shown as from–to. */
 const FLAT_PERCENT = 8;
 
-export const chargeLeft: Sum = {
+/**
+ * The sum over given tables of rest voltages.
+ *
+ * @param tables one per chemistry
+ * @returns the sum
+ * @example chargeLeftFrom(CHARGE_TABLES).compute({ chemistry: 'lead-acid 12 V', restVolts: 12.5 }).values.percent // 80
+ */
+export const chargeLeftFrom = (tables: ChargeTable[]): Sum => ({
   name: 'charge-left',
   title: 'Charge left from the rest voltage',
   about: 'How full a battery is after it has rested, by chemistry.',
   also: ['state of charge', 'SoC', 'battery', 'rest voltage'],
   inputs: [
-    choice('chemistry', 'Chemistry', CHEMISTRIES),
+    choice(
+      'chemistry',
+      'Chemistry',
+      tables.map((t) => t.chemistry),
+    ),
     input('restVolts', 'Rest voltage', 'V', '12.4'),
     input('series', 'Such cells or blocks in series', '', '1', { optional: true, whole: true }),
   ],
@@ -22,7 +33,7 @@ export const chargeLeft: Sum = {
   ],
   source: 'Rest voltages at 25 °C by chemistry, from memory; interpolated',
   compute(given) {
-    const table = chargeTable(String(given.chemistry ?? ''));
+    const table = chargeTable(String(given.chemistry ?? ''), tables);
     const series = maybe(given, 'series') ?? 1;
     demand(Number.isInteger(series) && series <= 400, 'series is a whole number from 1 to 400', '/series');
     const volts = number(given, 'restVolts') / series;
@@ -55,4 +66,6 @@ export const chargeLeft: Sum = {
     };
   },
   example: { given: { chemistry: 'lead-acid 12 V', restVolts: 12.5 }, answer: { percent: 80 } },
-};
+});
+
+export const chargeLeft: Sum = chargeLeftFrom(CHARGE_TABLES);

@@ -1,106 +1,10 @@
+import { CHEMISTRY_ROWS, type ChemistryRow } from '../../chemistry';
 import { demand } from '../../refusal';
 
 /** Rest voltage of one chemistry over its charge. */
-export interface ChargeTable {
-  chemistry: string;
-  /** volts and percent, falling */
-  points: [volts: number, percent: number][];
-  /** hours at rest before the voltage tells anything */
-  restHours: number;
-  /** how far a meter and a rest may be off, V */
-  doubt: number;
-}
+export type ChargeTable = Pick<ChemistryRow, 'chemistry' | 'points' | 'restHours' | 'doubt'>;
 
-/** Rest voltages at 25 °C. All from memory, as published for each chemistry; a maker’s table comes first. */
-export const CHARGE_TABLES: ChargeTable[] = [
-  {
-    chemistry: 'lead-acid 12 V',
-    restHours: 4,
-    doubt: 0.03,
-    points: [
-      [12.73, 100],
-      [12.62, 90],
-      [12.5, 80],
-      [12.37, 70],
-      [12.24, 60],
-      [12.1, 50],
-      [11.96, 40],
-      [11.81, 30],
-      [11.66, 20],
-      [11.51, 10],
-      [10.5, 0],
-    ],
-  },
-  {
-    chemistry: 'AGM 12 V',
-    restHours: 4,
-    doubt: 0.03,
-    points: [
-      [12.85, 100],
-      [12.75, 90],
-      [12.65, 80],
-      [12.5, 70],
-      [12.35, 60],
-      [12.2, 50],
-      [12.05, 40],
-      [11.9, 30],
-      [11.75, 20],
-      [11.6, 10],
-      [10.5, 0],
-    ],
-  },
-  {
-    chemistry: 'li-ion cell',
-    restHours: 1,
-    doubt: 0.01,
-    points: [
-      [4.2, 100],
-      [4.06, 90],
-      [3.98, 80],
-      [3.92, 70],
-      [3.87, 60],
-      [3.82, 50],
-      [3.79, 40],
-      [3.77, 30],
-      [3.74, 20],
-      [3.68, 10],
-      [3.45, 5],
-      [3, 0],
-    ],
-  },
-  {
-    chemistry: 'LFP cell',
-    restHours: 2,
-    doubt: 0.01,
-    points: [
-      [3.5, 100],
-      [3.34, 95],
-      [3.33, 80],
-      [3.31, 65],
-      [3.3, 50],
-      [3.28, 40],
-      [3.26, 30],
-      [3.22, 20],
-      [3.15, 10],
-      [2.5, 0],
-    ],
-  },
-  {
-    chemistry: 'NiMH cell',
-    restHours: 2,
-    doubt: 0.01,
-    points: [
-      [1.42, 100],
-      [1.33, 85],
-      [1.3, 70],
-      [1.28, 50],
-      [1.26, 30],
-      [1.23, 15],
-      [1.18, 5],
-      [1, 0],
-    ],
-  },
-];
+export const CHARGE_TABLES: ChargeTable[] = CHEMISTRY_ROWS;
 export const CHEMISTRIES = CHARGE_TABLES.map((t) => t.chemistry);
 
 /**
@@ -109,9 +13,9 @@ export const CHEMISTRIES = CHARGE_TABLES.map((t) => t.chemistry);
  * @throws Refusal when it is not known
  * @example chargeTable('li-ion cell').restHours // 1
  */
-export function chargeTable(chemistry: string): ChargeTable {
-  const table = CHARGE_TABLES.find((t) => t.chemistry === chemistry);
-  demand(table, `${chemistry} is none of ${CHEMISTRIES.join(', ')}`, '/chemistry');
+export function chargeTable(chemistry: string, tables: ChargeTable[] = CHARGE_TABLES): ChargeTable {
+  const table = tables.find((t) => t.chemistry === chemistry);
+  demand(table, `${chemistry} is none of ${tables.map((t) => t.chemistry).join(', ')}`, '/chemistry');
   return table;
 }
 

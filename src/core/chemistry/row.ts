@@ -1,0 +1,40 @@
+/** What is known of one chemistry: its rest voltages, how it is charged, how it ages. */
+export interface ChemistryRow {
+  /** name of the row: `li-ion cell`, `lead-acid 12 V` */
+  chemistry: string;
+  /** what its charger is made for */
+  class: ChemistryClass;
+  /** volts at rest and percent, falling */
+  points: [volts: number, percent: number][];
+  /** hours at rest before the voltage tells anything */
+  restHours: number;
+  /** how far a meter and a rest may be off, V */
+  doubt: number;
+  /** share of the capacity that is used, over 0 and up to 1 */
+  depth: number;
+  /** Peukert exponent */
+  peukert: number;
+  /** hours over which its capacity is rated */
+  ratedHours: number;
+  /** what goes in over what comes out, with the slow end of the charge */
+  chargeFactor: number;
+  /** most it may be charged with, in times its capacity per hour */
+  mostRate: number;
+  /** months on the shelf after which it is to be charged or doubted */
+  shelfMonths: number;
+  /** years in use after which it is usually replaced */
+  lifeYears: number;
+  /** said where a hand comes near it */
+  caution: string;
+  /** where the figures are from, or `from memory` */
+  source: string;
+}
+
+export const CHEMISTRY_CLASSES = ['li-ion', 'LFP', 'lead-acid', 'NiMH'] as const;
+export type ChemistryClass = (typeof CHEMISTRY_CLASSES)[number];
+
+/** The rows in force, and how often they were changed: 0 as shipped. */
+export interface ChemistryTable {
+  version: number;
+  rows: ChemistryRow[];
+}
