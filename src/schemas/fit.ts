@@ -42,6 +42,17 @@ export const ChemistryRowSchema = closed({
   mostRate: Type.Number(),
   shelfMonths: Type.Number(),
   lifeYears: Type.Number(),
+  usualFrom: Type.Number(),
+  usualTo: Type.Number(),
+  credibleTo: Type.Number(),
+  small: Type.Optional(
+    closed({
+      underMl: Type.Number(),
+      usualFrom: Type.Number(),
+      usualTo: Type.Number(),
+      credibleTo: Type.Number(),
+    }),
+  ),
   caution: Line,
   source: Line,
 });

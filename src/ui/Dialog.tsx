@@ -12,15 +12,15 @@ export function Dialog({
   open: boolean;
   onClose(): void;
   title: string;
-  /** for a picture or a table */
-  wide?: boolean;
+  /** room for a picture, or for things side by side */
+  wide?: 'picture' | 'table';
   children: ReactNode;
 }) {
   return (
     <Radix.Root open={open} onOpenChange={(o) => !o && onClose()}>
       <Radix.Portal>
         <Radix.Overlay className="sheet-overlay" />
-        <Radix.Content className={`sheet-dialog ${wide ? 'wide' : ''}`} aria-describedby={undefined}>
+        <Radix.Content className={`sheet-dialog ${wide ?? ''}`} aria-describedby={undefined}>
           <div className="lead mb-3 flex-nowrap!">
             <Radix.Title className="text-[24px]">{title}</Radix.Title>
             <Radix.Close className="act-2 small" aria-label="Put away">

@@ -11,6 +11,9 @@ const FIGURES = [
   'mostRate',
   'shelfMonths',
   'lifeYears',
+  'usualFrom',
+  'usualTo',
+  'credibleTo',
 ] as const;
 
 /** What a figure is called where it is wrong. */
@@ -24,6 +27,9 @@ export const FIGURE_NAMES: Record<(typeof FIGURES)[number], string> = {
   mostRate: 'most charge rate',
   shelfMonths: 'months on the shelf',
   lifeYears: 'years in use',
+  usualFrom: 'usual from, Wh/L',
+  usualTo: 'usual to, Wh/L',
+  credibleTo: 'credible up to, Wh/L',
 };
 
 /**
@@ -54,6 +60,11 @@ export function checkChemistry(rows: ChemistryRow[]): void {
       r.peukert >= 1 && r.peukert <= 2,
       `the Peukert exponent of ${r.chemistry} lies from 1 to 2`,
       `${at}/peukert`,
+    );
+    demand(
+      r.usualFrom < r.usualTo && r.usualTo <= r.credibleTo,
+      `energy density of ${r.chemistry} rises from usual to credible`,
+      `${at}/usualTo`,
     );
     demand(r.points.length >= 2, `${r.chemistry} needs two rest voltages at least`, `${at}/points`);
     r.points.forEach(([v, p], k) => {

@@ -24,6 +24,12 @@ export interface ChemistryRow {
   shelfMonths: number;
   /** years in use after which it is usually replaced */
   lifeYears: number;
+  /** usual energy density from and to, and beyond which a claim is not credible, Wh/L */
+  usualFrom: number;
+  usualTo: number;
+  credibleTo: number;
+  /** pouches under a volume lose more to their packaging */
+  small?: { underMl: number; usualFrom: number; usualTo: number; credibleTo: number };
   /** said where a hand comes near it */
   caution: string;
   /** where the figures are from, or `from memory` */

@@ -78,7 +78,7 @@ export function BatteryFit({ element }: { element: string }) {
       <Second small className="justify-self-start" onClick={begin}>
         {compared ? 'Compare again' : 'Compare old and new'}
       </Second>
-      <Dialog wide open={open} onClose={() => setOpen(false)} title={`Batteries for ${element}`}>
+      <Dialog wide="table" open={open} onClose={() => setOpen(false)} title={`Batteries for ${element}`}>
         {open && (
           <div className="grid gap-3">
             <BatterySheets texts={texts} table={table} onTexts={setTexts} />

@@ -46,7 +46,7 @@ export function BatterySheets({
   const put = (change: Partial<BatteryTexts>) => onTexts({ ...b, ...change });
   const { answer, amps, celsius, refusal } = read;
   const { old, new: fresh } = read.request;
-  const claim = credibility(fresh);
+  const claim = credibility(fresh, table.rows);
   const scale = scaleOf(old, fresh);
   const wrongAt = (old.contacts ?? []).findIndex((c, i) => fresh.contacts && fresh.contacts[i] !== c);
   const begun = Object.keys(old).length + Object.keys(fresh).length > 0;

@@ -1,13 +1,6 @@
-import { bandOf } from '../../sums/cells/kinds';
+import { CHEMISTRY_ROWS, type ChemistryRow, rowOfClass } from '../../chemistry';
 import { packOf } from '../pack';
 import { type BatteryFitRequest, type BatterySheet, type FitRule, figure, unknown } from '../sheet';
-
-const KIND: Record<string, string> = {
-  'li-ion': 'li-ion pouch',
-  LFP: 'LFP',
-  NiMH: 'NiMH',
-  'lead-acid': 'AGM',
-};
 
 /** What the volume of a battery can hold, against what it claims. */
 export interface Credibility {
@@ -23,14 +16,19 @@ export interface Credibility {
  * The claimed capacity of a battery against what its volume can hold.
  *
  * @param s its sheet
+ * @param rows chemistry in force
  * @returns densities in Wh/L and the likely capacity, or null while size, voltage or claim is not known
  * @example credibility({ chemistry: 'li-ion', volts: 3.7, ampHours: 1.2, lengthMm: 40, widthMm: 30, thicknessMm: 3.5 })?.verdict // 'not credible'
  */
-export function credibility(s: BatterySheet): Credibility | null {
+export function credibility(s: BatterySheet, rows: ChemistryRow[] = CHEMISTRY_ROWS): Credibility | null {
   const { lengthMm, widthMm, thicknessMm, volts, ampHours } = s;
   if (!lengthMm || !widthMm || !thicknessMm || !volts || !ampHours) return null;
   const ml = (lengthMm * widthMm * thicknessMm) / 1000;
-  const { typical, ceiling } = bandOf(KIND[s.chemistry ?? 'li-ion'] as string, ml);
+  const row = rowOfClass(rows, s.chemistry ?? 'li-ion');
+  if (!row) return null;
+  const band = row.small && ml < row.small.underMl ? row.small : row;
+  const typical: [number, number] = [band.usualFrom, band.usualTo];
+  const ceiling = band.credibleTo;
   const whPerL = (volts * ampHours) / (ml / 1000);
   return {
     whPerL,
@@ -43,9 +41,9 @@ export function credibility(s: BatterySheet): Credibility | null {
 
 export const capacity: FitRule = {
   line: 'capacity',
-  judge({ old, new: fresh }: BatteryFitRequest) {
+  judge({ old, new: fresh, rows }: BatteryFitRequest) {
     const base = { old: figure(old.ampHours, 'Ah'), new: figure(fresh.ampHours, 'Ah') };
-    const c = credibility(fresh);
+    const c = credibility(fresh, rows);
     if (c?.verdict === 'not credible')
       return {
         ...base,
