@@ -6,18 +6,20 @@ import { ensureBuild } from './ensure-build.mjs';
 ensureBuild();
 process.env.MULCH_DEMO = '1';
 process.env.MULCH_DATA ??= './data/demo';
-if (process.env.MULCH_METER === undefined) process.env.MULCH_METER = await standInMeter();
+process.env.MULCH_METER ??= await standIn('meter');
+process.env.MULCH_CONSOLE ??= await standIn('console');
+process.env.MULCH_CATALOGUE ??= await standIn('catalogue');
 await import('./serve.mjs');
 
-/** Starts the stand-in bench meter beside Mulch; it ends with it. Answers its address, empty when it does not start. */
-function standInMeter() {
-  const meter = spawn(process.execPath, ['--import', 'tsx', 'src/standins/meter/main.ts'], {
+/** Starts a stand-in beside Mulch; it ends with it. Answers its address, empty when it does not start. */
+function standIn(name) {
+  const child = spawn(process.execPath, ['--import', 'tsx', `src/standins/${name}/main.ts`], {
     cwd: fileURLToPath(new URL('../', import.meta.url)),
     stdio: ['pipe', 'pipe', 'inherit'],
   });
-  process.on('exit', () => meter.kill());
+  process.on('exit', () => child.kill());
   return new Promise((done) => {
-    meter.stdout.once('data', (line) => done(String(line).trim()));
-    meter.once('exit', () => done(''));
+    child.stdout.once('data', (line) => done(String(line).trim()));
+    child.once('exit', () => done(''));
   });
 }

@@ -4,7 +4,7 @@ import { fold, type JobEvent, judge, traceRequest, traceView } from '../src/core
 import { deriveChecks } from '../src/core/unit';
 import { hearingLoop } from '../src/demo/units/hearing-loop';
 import { functionFor, readingOf } from '../src/server/meter/functions';
-import { addressOf } from '../src/server/meter/line';
+import { addressOf } from '../src/server/line';
 import { readMeter, whoIs } from '../src/server/meter/meter';
 import { Problem } from '../src/server/problem';
 import { MOODS, standInMeter } from '../src/standins/meter/meter';

@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import type { FlatCableRequest } from '../core/flat-cable';
-import { LINE_KINDS, type MixupsRequest } from '../core/mixups';
+import { BARE_ENDS, BARE_WANTS, LINE_KINDS, type MixupsRequest } from '../core/mixups';
 import type { JumpersRequest, SettingsDiffRequest } from '../core/settings';
 import { agrees, closed, Line, Name, oneOf, type Says } from './words';
 
@@ -26,6 +26,10 @@ export const PlugSchema = closed({
   freeLength: Real,
   lines: Type.Array(Type.Union([Name, Type.Null()]), { maxItems: MOST_CONTACTS }),
   bundle: Type.Optional(Name),
+  route: Type.Optional(Type.Array(Name, { maxItems: 40 })),
+  latch: Type.Optional(Name),
+  bare: Type.Optional(closed({ end: oneOf(BARE_ENDS), wants: oneOf(BARE_WANTS), polarity: Type.Boolean() })),
+  cycles: Type.Optional(closed({ rated: Real, done: Real })),
 });
 
 export const HeaderSchema = closed({
@@ -44,6 +48,7 @@ export const HeaderSchema = closed({
   ),
   landmark: Type.Optional(Line),
   easyToMiss: Type.Optional(Type.Boolean()),
+  leave: Type.Optional(Line),
 });
 
 export const MixupsRequestSchema = closed(

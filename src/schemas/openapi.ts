@@ -152,6 +152,26 @@ const ROUTES: KnownRoute[] = [
     summary: 'Learn anew from a moment on, or from all closed jobs again',
     body: 'ResetLessons',
   },
+  { path: '/api/console', method: 'get', summary: 'Where the unit console is' },
+  { path: '/api/console', method: 'post', summary: 'Set where the unit console is', body: 'SetMeter' },
+  {
+    path: '/api/console/read',
+    method: 'post',
+    summary: 'All settings of the unit on the console',
+    body: 'ReadConsole',
+  },
+  {
+    path: '/api/console/write',
+    method: 'post',
+    summary: 'Write chosen settings, each read back',
+    body: 'WriteConsole',
+  },
+  {
+    path: '/api/catalogue',
+    method: 'get',
+    summary: 'Parts of the catalogue for a few words, ?q=',
+    answer: 'CatalogueAnswer',
+  },
   {
     path: '/api/chemistry',
     method: 'get',

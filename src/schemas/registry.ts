@@ -1,3 +1,4 @@
+import { CatalogueAnswerSchema, ReadConsoleSchema, WriteConsoleSchema } from './bench';
 import {
   OpenJobSchema,
   ReadMeterSchema,
@@ -46,6 +47,9 @@ export const CHECKED = {
   ResetLessons: ResetLessonsSchema,
   SetMeter: SetMeterSchema,
   ReadMeter: ReadMeterSchema,
+  ReadConsole: ReadConsoleSchema,
+  WriteConsole: WriteConsoleSchema,
+  CatalogueAnswer: CatalogueAnswerSchema,
   TraceRequest: TraceRequestSchema,
   LedgerRequest: LedgerRequestSchema,
   TightenRequest: TightenRequestSchema,

@@ -1,4 +1,10 @@
 export {
+  HARNESS_COLUMNS,
+  type HarnessTable,
+  harnessFrom,
+  harnessTable,
+} from './harness-tables';
+export {
   type MapTables,
   mapFromTables,
   TABLE_COLUMNS,

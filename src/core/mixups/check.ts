@@ -42,6 +42,11 @@ export function checkHarness({ plugs, headers }: MixupsRequest): void {
     ids.add(p.id);
     shape(p, at);
     demand(p.freeLength >= 0, `the free length of ${p.id} cannot be negative`, `${at}/freeLength`);
+    demand(
+      !p.cycles || (p.cycles.rated > 0 && p.cycles.done >= 0),
+      `the mating cycles of ${p.id}: rated over 0, done from 0`,
+      `${at}/cycles`,
+    );
     const home = known.get(p.home);
     demand(home, `${p.home}, the home of ${p.id}, is no header`, `${at}/home`);
     demand(!homes.has(p.home), `${p.home} is the home of ${homes.get(p.home)} already`, `${at}/home`);

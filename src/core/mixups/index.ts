@@ -2,4 +2,5 @@ export { checkHarness } from './check';
 export { leastCover } from './cover';
 export { lineText, readLineText } from './line-text';
 export { mixups, toldBy } from './mixups';
+export { type PictureWanted, picturesWanted } from './pictures';
 export * from './types';

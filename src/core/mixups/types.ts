@@ -35,7 +35,12 @@ export interface Header {
   /** "between the two relays" */
   landmark?: string;
   easyToMiss?: boolean;
+  /** screws or parts beside it that are not to be touched */
+  leave?: string;
 }
+
+export const BARE_ENDS = ['screw terminal', 'lug', 'pad'] as const;
+export const BARE_WANTS = ['ferrule', 'tinned', 'ring'] as const;
 
 export interface Plug {
   id: string;
@@ -55,6 +60,14 @@ export interface Plug {
   lines: (string | null)[];
   /** group it is tied into */
   bundle?: string;
+  /** where its lead runs, from the plug on: guide, tunnel, hole, fold, slack */
+  route?: string[];
+  /** how it is held: one of the latches, or words */
+  latch?: string;
+  /** a bare end in place of a plug: what it goes to, what it wants, whether it may be turned round */
+  bare?: { end: (typeof BARE_ENDS)[number]; wants: (typeof BARE_WANTS)[number]; polarity: boolean };
+  /** times it may be mated, and was */
+  cycles?: { rated: number; done: number };
 }
 
 export interface MixupsRequest {

@@ -8,6 +8,8 @@ export interface PreparationLine {
   why: string;
   /** it does not go on without this one */
   must?: boolean;
+  /** the bench sum that helps with it */
+  sum?: string;
   /** what has to be written down with it: the reading, the mark */
   asks?: string;
   applies(part: { element: MapElement; map: UnitMap }): boolean;
@@ -83,6 +85,7 @@ export const PREPARATIONS: PreparationLine[] = [
     id: 'ferrules',
     when: 'before in',
     ask: 'Ferrules on stranded ends that go under a screw, none tinned',
+    sum: 'ferrule',
     why: 'solder creeps under pressure and the joint loosens',
     applies: kinds('supply', 'connector', 'motor'),
   },

@@ -1,3 +1,4 @@
 export { type Dump, readDump } from './dump';
 export { type JumpersAnswer, type JumpersRequest, jumpers } from './jumpers';
+export { readOptions, readRules } from './rules-text';
 export { type SettingsDiffAnswer, type SettingsDiffRequest, settingsDiff } from './settings-diff';

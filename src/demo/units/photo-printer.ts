@@ -25,6 +25,7 @@ const plug = (
   wires: string[] | undefined,
   exit: { x: number; y: number },
   key: string | null = 'shroud',
+  more: Partial<Plug> = {},
 ): Plug => {
   const read = readLineText(lines);
   return {
@@ -39,6 +40,7 @@ const plug = (
     freeLength: 90,
     lines: read.map((l) => (l.kind === 'nc' ? null : l.name)),
     ...(wires ? { wires } : {}),
+    ...more,
   };
 };
 
@@ -213,15 +215,21 @@ export const photoPrinter: UnitMap = {
       'J4',
       '+5V max 5.5; GND; SENSE max 3.6; nc',
       { x: 62, y: 40 },
-      { landmark: 'between the two relays' },
+      { landmark: 'between the two relays', easyToMiss: true, leave: 'the trimmer beside it' },
     ),
     header('J6', '+7.2V; GND', { x: 12, y: 60 }, { key: null, landmark: 'upper left, red dot' }),
   ],
   plugs: [
     plug('W1', 'J1', '+24V; GND', ['RD', 'BK'], { x: 12, y: 8 }),
-    plug('W5', 'J2', '+24V max 30; GND; LAMP_PWM max 5; nc', ['RD', 'BK', 'YE'], { x: 40, y: 8 }),
+    plug('W5', 'J2', '+24V max 30; GND; LAMP_PWM max 5; nc', ['RD', 'BK', 'YE'], { x: 40, y: 8 }, 'shroud', {
+      route: ['guide by the coil', 'tunnel under A6', 'fold at the edge', 'slack 20 mm'],
+      latch: 'slide',
+    }),
     plug('W2', 'J3', 'A+ max 30; A- max 30; B+ max 30; B- max 30', ['GN', 'WH', 'RD', 'BU'], { x: 62, y: 8 }),
-    plug('W3', 'J4', '+5V max 5.5; GND; SENSE max 3.6; nc', undefined, { x: 62, y: 40 }),
+    plug('W3', 'J4', '+5V max 5.5; GND; SENSE max 3.6; nc', undefined, { x: 62, y: 40 }, 'shroud', {
+      route: ['hole in the shield', 'guide at the roller'],
+      cycles: { rated: 30, done: 26 },
+    }),
     plug('W6', 'J6', '+7.2V; GND', undefined, { x: 12, y: 60 }, null),
   ],
 };

@@ -92,6 +92,7 @@ export function Bench({
         onKeys={() => setKeys(true)}
       >
         <a href="/sums">Sums</a>
+        <a href="/cables">Cables</a>
         <a href="/batteries">Batteries</a>
         <a href="/units">Units</a>
       </Head>

@@ -163,6 +163,17 @@ function NextStep({ step }: { step: WayBackStep }) {
           It goes to <b>{plug.home}</b>
           {plug.landmark && `, ${plug.landmark}`}. {plug.mark && 'Contact 1 to the dot, '}
           {plug.contacts} of {plug.contacts} seated, latch down, a tug.
+          {plug.bare && <span className="block">Bare end: {plug.bare}.</span>}
+          {plug.route && (
+            <span className="block">
+              Lay its lead first: {plug.route.map((r, i) => `${i + 1} ${r}`).join(', ')}; slack, nothing
+              pinched.
+            </span>
+          )}
+          {plug.leave && <span className="block">Leave alone: {plug.leave}.</span>}
+          {plug.worn && (
+            <span className="block text-ochre font-[600]">It was {plug.worn}: once, straight.</span>
+          )}
           {plug.worst && <span className="block text-[14px] text-brick font-[600]">{plug.worst}.</span>}
         </p>
       )}

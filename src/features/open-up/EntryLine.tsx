@@ -204,6 +204,12 @@ export function EntryLine({
           </span>
         </p>
       )}
+      {known?.route && (
+        <p className="px-4 pb-2 text-[15px]">
+          Then its lead comes out of: {[...known.route].reverse().join(', ')}. Note the slack.
+        </p>
+      )}
+      {known?.leave && <p className="px-4 pb-2 text-ochre font-[600]">Leave alone: {known.leave}.</p>}
       {wrong && (
         <div className="px-4 pb-2">
           <Wrong>{wrong.reason}</Wrong>

@@ -90,7 +90,12 @@ export function Photos({ title, hint }: { title: string; hint: string }) {
         />
       </div>
       {wrong && <Wrong>{wrong}</Wrong>}
-      <Dialog wide open={big !== undefined} onClose={() => setShown(null)} title={big?.caption || 'Picture'}>
+      <Dialog
+        wide="picture"
+        open={big !== undefined}
+        onClose={() => setShown(null)}
+        title={big?.caption || 'Picture'}
+      >
         {big && <PhotoView key={big.id} photo={big} />}
       </Dialog>
     </section>

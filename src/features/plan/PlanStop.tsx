@@ -7,6 +7,8 @@ import { BatteryFit } from '../batteries/BatteryFit';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 import { useTrace } from '../job/use-trace';
+import { BoardFit } from './BoardFit';
+import { Offers } from './Offers';
 
 const percent = (p: number) => `${p < 0.01 ? 'under 1' : Math.round(p * 100)}\u00a0%`;
 const minutes = (m: number) => `${Math.round(m)}\u00a0min`;
@@ -148,6 +150,8 @@ function PlanSheet() {
           </ul>
         </fieldset>
         <BatteryFit element={element} />
+        <BoardFit element={element} />
+        {chosen?.remedy.parts?.[0] && <Offers part={chosen.remedy.parts[0]} element={element} />}
         <TextField
           label="Why"
           value={why}

@@ -5,6 +5,7 @@ import { Second } from '../../ui/Action';
 import { TextField, Wrong } from '../../ui/Field';
 import { TickBox } from '../../ui/Signs';
 import { useJob } from '../job/use-job';
+import { openSum } from '../sums/open-sum';
 
 /** What is seen to before the old part comes out, and before the new one goes in. */
 export function Preparations() {
@@ -59,6 +60,15 @@ function Line({ line }: { line: PreparationLine }) {
             {line.must && !done && <b className="text-bark"> Holds the swap.</b>}
           </span>
           {done?.note && <span className="block text-moss text-[14px]">{done.note}</span>}
+          {line.sum && (
+            <button
+              type="button"
+              className="underline min-h-[44px] text-[14px]"
+              onClick={() => openSum({ name: line.sum as string })}
+            >
+              Work it out
+            </button>
+          )}
         </span>
         {done ? (
           <TickBox size={20} />

@@ -46,6 +46,7 @@ export function UnitsFrame({
         onKeys={() => setKeys(true)}
       >
         <a href="/sums">Sums</a>
+        <a href="/cables">Cables</a>
         <a href="/batteries">Batteries</a>
         <a href="/units">Units</a>
         <a href="/">Bench</a>

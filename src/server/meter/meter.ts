@@ -1,8 +1,8 @@
 import type { Database, Handle } from '../../data/database';
 import { putSetting, settingOf } from '../../data/settings';
+import { addressOf, Line } from '../line';
 import { Problem } from '../problem';
 import { functionFor, readingOf } from './functions';
-import { addressOf, Line } from './line';
 
 const KEY = 'meter address';
 const TIMEOUT_MS = 4000;

@@ -31,20 +31,46 @@ export function FacesDrawn({ map, onChange }: { map: UnitMap; onChange(map: Unit
           </button>
         ))}
       </div>
-      <OneFace key={face.id} map={map} face={face} onChange={put} at={`faces/${shown}`} />
+      <OneFace
+        key={face.id}
+        map={map}
+        face={face}
+        onChange={put}
+        onHeader={(id, at) =>
+          onChange(
+            {
+              ...map,
+              faces: faces.map((f, i) =>
+                i === shown ? { ...f, pins: [...(f.pins ?? []), { x: at.x, y: at.y, on: id }] } : f,
+              ),
+              headers: (map.headers ?? []).map((h) => (h.id === id ? { ...h, at: { ...h.at, ...at } } : h)),
+            },
+            '',
+          )
+        }
+        at={`faces/${shown}`}
+      />
     </section>
   );
 }
+
+/** Whether a face is the one of a board: it is called so, or it begins with its mark. */
+const onBoard = (face: Face, board: string) =>
+  face.id.toLowerCase() === board.toLowerCase() ||
+  face.name.toLowerCase().startsWith(`${board.toLowerCase()} `);
 
 function OneFace({
   map,
   face,
   onChange,
+  onHeader,
   at,
 }: {
   map: UnitMap;
   face: Face;
   onChange(f: Face, at: string): void;
+  /** a header was tapped into place: the face is its board’s */
+  onHeader(id: string, at: { x: number; y: number }): void;
   at: string;
 }) {
   const drawn = faceText(face.shapes ?? []);
@@ -75,7 +101,9 @@ function OneFace({
   };
   const pins = face.pins ?? [];
   const place = (x: number, y: number) => {
-    onChange({ ...face, pins: [...pins, { x, y, on: placing ?? '' }] }, '');
+    const header = map.headers?.find((h) => h.id === placing && onBoard(face, h.at.board));
+    if (header) onHeader(header.id, { x, y });
+    else onChange({ ...face, pins: [...pins, { x, y, on: placing ?? '' }] }, '');
     setPlacing(null);
   };
   return (

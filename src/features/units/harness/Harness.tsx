@@ -1,12 +1,13 @@
 import { useMemo, useState } from 'react';
-import { type Header, type MixupsAnswer, mixups, type Plug, type Risk } from '../../../core/mixups';
-import { Refusal } from '../../../core/refusal';
+import { type Header, type MixupsAnswer, type Plug, picturesWanted, type Risk } from '../../../core/mixups';
 import type { UnitMap } from '../../../core/unit';
 import { Second } from '../../../ui/Action';
 import { Wrong } from '../../../ui/Field';
 import { TickBox, Warn } from '../../../ui/Signs';
 import { UnitsFrame } from '../UnitsFrame';
+import { BoardDrawing } from './BoardDrawing';
 import { Mark, PlugFace } from './PlugFace';
+import { useMixups } from './use-mixups';
 
 const WORST = 12;
 
@@ -14,14 +15,8 @@ const WORST = 12;
 export function Harness({ id, map }: { id: string; map: UnitMap }) {
   const plugs = map.plugs ?? [];
   const headers = map.headers ?? [];
-  const { answer, wrong } = useMemo<{ answer: MixupsAnswer | null; wrong: string | null }>(() => {
-    try {
-      return { answer: mixups({ plugs: map.plugs ?? [], headers: map.headers ?? [] }), wrong: null };
-    } catch (error) {
-      if (error instanceof Refusal) return { answer: null, wrong: error.message };
-      throw error;
-    }
-  }, [map]);
+  const request = useMemo(() => ({ plugs: map.plugs ?? [], headers: map.headers ?? [] }), [map]);
+  const { answer, wrong, reckoning } = useMixups(request);
   const [all, setAll] = useState(false);
   const harmful = answer?.risks.filter((r) => r.severity > 0) ?? [];
   return (
@@ -45,7 +40,14 @@ export function Harness({ id, map }: { id: string; map: UnitMap }) {
                 <Wrong>{wrong}. Mend it on its map.</Wrong>
               </div>
             )}
+            {reckoning && (
+              <p className="pad note" role="status">
+                Working out what {plugs.length} plugs could do.
+              </p>
+            )}
+            <BoardDrawing map={map} answer={answer} />
             {answer && <Clusters plugs={plugs} headers={headers} answer={answer} />}
+            <CannotGoWrong plugs={plugs} answer={answer} />
             <section className="pad border-t border-rule-strong" aria-label="Worst first">
               <div className="lead pb-2">
                 <h2 className="sec">Worst first</h2>
@@ -69,7 +71,7 @@ export function Harness({ id, map }: { id: string; map: UnitMap }) {
               )}
             </section>
           </div>
-          {answer && <ToDo answer={answer} plugs={plugs} id={id} />}
+          {answer && <ToDo answer={answer} plugs={plugs} headers={headers} id={id} />}
         </div>
       )}
     </UnitsFrame>
@@ -95,8 +97,48 @@ function RiskLine({ r }: { r: Risk }) {
   );
 }
 
-function ToDo({ answer, plugs, id }: { answer: MixupsAnswer; plugs: Plug[]; id: string }) {
-  const harmless = plugs.filter((p) => !answer.risks.some((r) => r.plug === p.id && r.severity > 0));
+/** Plugs that cannot go wrong, and why: nothing else takes them, or nothing changes where they would. */
+function CannotGoWrong({ plugs, answer }: { plugs: Plug[]; answer: MixupsAnswer | null }) {
+  if (!answer) return null;
+  const none = plugs.filter((p) => !answer.risks.some((r) => r.plug === p.id && r.severity > 0));
+  if (none.length === 0) return null;
+  return (
+    <section className="pad border-t border-rule-strong" aria-label="Cannot go wrong">
+      <h2 className="sec pb-1">Cannot go wrong</h2>
+      <ul className="rows">
+        {none.map((p) => {
+          const mates = answer.risks.filter((r) => r.plug === p.id);
+          return (
+            <li key={p.id} className="flex gap-2 items-start">
+              <TickBox size={16} />
+              <span>
+                <b className="mono">{p.id}</b>:{' '}
+                {mates.length === 0
+                  ? `no other header within reach takes ${p.family}, ${p.positions} contacts${p.key ? `, key ${p.key}` : ''}`
+                  : `it also goes into ${[...new Set(mates.map((r) => r.header))].join(', ')}, and nothing changes there`}
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
+
+function ToDo({
+  answer,
+  plugs,
+  headers,
+  id,
+}: {
+  answer: MixupsAnswer;
+  plugs: Plug[];
+  headers: Header[];
+  id: string;
+}) {
+  const wanted = useMemo(() => picturesWanted({ plugs, headers }, answer), [plugs, headers, answer]);
+  const miss = headers.filter((h) => h.easyToMiss || h.leave);
+  const worn = plugs.filter((p) => p.cycles && p.cycles.done >= p.cycles.rated * 0.8);
   return (
     <section className="pad grid gap-4 content-start" aria-label="Before anything is unplugged">
       <h2 className="sec">Before anything is unplugged</h2>
@@ -135,15 +177,55 @@ function ToDo({ answer, plugs, id }: { answer: MixupsAnswer; plugs: Plug[]; id: 
           </ul>
         </div>
       )}
-      {harmless.length > 0 && (
-        <p className="flex gap-2 text-[14px]">
-          <TickBox size={15} /> {harmless.map((p) => p.id).join(', ')} can do no harm that is known.
+      {wanted.pictures.length > 0 && (
+        <div>
+          <h3 className="font-[650]">
+            {wanted.pictures.length} {wanted.pictures.length === 1 ? 'picture shows' : 'pictures show'} every
+            doubt
+          </h3>
+          <ol className="list-decimal pl-5 text-[14px]">
+            {wanted.pictures.map((p) => (
+              <li key={`${p.board} ${p.headers.join(' ')}`}>
+                {p.board}, round {p.x} {p.y}&nbsp;mm: {p.headers.join(', ')}
+              </li>
+            ))}
+          </ol>
+          <p className="note">
+            {wanted.fewest ? 'Fewer cannot show them all' : 'Fewer might do'}, at 120 × 90&nbsp;mm to a
+            picture.
+          </p>
+        </div>
+      )}
+      {miss.length > 0 && (
+        <div>
+          <h3 className="font-[650]">Easy to miss, or to be left alone</h3>
+          <ul className="text-[14px]">
+            {miss.map((h) => (
+              <li key={h.id}>
+                <b className="mono">{h.id}</b>
+                {h.easyToMiss && ' is easy to miss'}
+                {h.landmark && `, ${h.landmark}`}
+                {h.leave && `. Leave alone: ${h.leave}`}
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {worn.length > 0 && (
+        <p className="text-ochre font-[600]">
+          {worn.map((p) => `${p.id} was mated ${p.cycles?.done} of ${p.cycles?.rated} times`).join(', ')}:
+          mate it no more than needed.
         </p>
       )}
       <div className="flex flex-wrap gap-2">
         {answer.labels.length > 0 && (
           <a className="act-2 small" href={`/api/units/${id}/labels`} target="_blank" rel="noreferrer">
             Print the labels
+          </a>
+        )}
+        {answer.labels.length > 0 && (
+          <a className="act-2 small" href={`/api/units/${id}/labels?as=svg`} target="_blank" rel="noreferrer">
+            Flags for the leads
           </a>
         )}
         <a className="act-2 small" href={`/units/${id}`}>

@@ -1,4 +1,5 @@
 import { type Header, lineText, readLineText } from '../../../../core/mixups';
+import { HarnessFile } from '../HarnessFile';
 import { type Column, numberIn, put, type Sheet, withoutRow, withRow } from '../sheet';
 import { free } from './choices';
 
@@ -47,6 +48,7 @@ export const headers: Sheet = {
     const gone = map.headers?.[i]?.id;
     return { ...withoutRow(map, 'headers', i), plugs: (map.plugs ?? []).filter((p) => p.home !== gone) };
   },
+  below: HarnessFile,
   columns: [
     onHeader(
       'Mark',
@@ -132,6 +134,20 @@ export const headers: Sheet = {
       200,
       (h) => h.landmark ?? '',
       (h, t) => put(h, 'landmark', t),
+      'text',
+    ),
+    onHeader(
+      'Easy to miss',
+      70,
+      (h) => (h.easyToMiss ? 'yes' : ''),
+      (h, t) => put(h, 'easyToMiss', t === 'yes'),
+      'flag',
+    ),
+    onHeader(
+      'Leave alone',
+      200,
+      (h) => h.leave ?? '',
+      (h, t) => put(h, 'leave', t),
       'text',
     ),
   ],

@@ -1,6 +1,8 @@
-import type { Header, Plug } from '../../../../core/mixups';
+import { BARE_ENDS, BARE_WANTS, type Header, type Plug } from '../../../../core/mixups';
+import { Refusal } from '../../../../core/refusal';
 import type { UnitMap } from '../../../../core/unit';
-import { type Column, idsIn, numberIn, put, type Sheet, withoutRow, withRow } from '../sheet';
+import { HarnessFile } from '../HarnessFile';
+import { type Column, idsIn, namesIn, numberIn, put, type Sheet, withoutRow, withRow } from '../sheet';
 import { free } from './choices';
 
 /** A plug as its home header says, with what is its own kept. */
@@ -34,6 +36,26 @@ const onPlug = (
   ...more,
 });
 
+/** Reads `screw terminal, ferrule, polarity`. */
+function bareIn(typed: string): NonNullable<Plug['bare']> {
+  const words = namesIn(typed);
+  const end = BARE_ENDS.find((e) => words.includes(e));
+  const wants = BARE_WANTS.find((w) => words.includes(w));
+  if (!end || !wants)
+    throw new Refusal(
+      `type what it goes to and what it wants: ${BARE_ENDS.join(', ')}; ${BARE_WANTS.join(', ')}; polarity where it matters`,
+    );
+  return { end, wants, polarity: words.includes('polarity') };
+}
+
+/** Reads `3 of 20`. */
+function cyclesIn(typed: string): NonNullable<Plug['cycles']> {
+  const m = /^\s*(\d+)\s*(?:of|\/)\s*(\d+)\s*$/.exec(typed);
+  if (!m || Number(m[2]) < 1)
+    throw new Refusal('type how often it was mated, of how often it may be: 3 of 20');
+  return { done: Number(m[1]), rated: Number(m[2]) };
+}
+
 export const plugs: Sheet = {
   id: 'plugs',
   title: 'Plugs',
@@ -62,6 +84,7 @@ export const plugs: Sheet = {
     return { ...map, plugs: [...(map.plugs ?? []), athome(fresh, home)] };
   },
   remove: (map, i) => withoutRow(map, 'plugs', i),
+  below: HarnessFile,
   columns: [
     onPlug(
       'Mark',
@@ -113,6 +136,30 @@ export const plugs: Sheet = {
       100,
       (p) => p.key ?? '',
       (p, t) => ({ ...p, key: t.trim() || null }),
+    ),
+    onPlug(
+      'Lead runs',
+      240,
+      (p) => (p.route ?? []).join(', '),
+      (p, t) => put(p, 'route', namesIn(t)),
+    ),
+    onPlug(
+      'Latch',
+      130,
+      (p) => p.latch ?? '',
+      (p, t) => put(p, 'latch', t),
+    ),
+    onPlug(
+      'Bare end',
+      230,
+      (p) => (p.bare ? `${p.bare.end}, ${p.bare.wants}${p.bare.polarity ? ', polarity' : ''}` : ''),
+      (p, t) => put(p, 'bare', t.trim() ? bareIn(t) : undefined),
+    ),
+    onPlug(
+      'Mated, of rated',
+      130,
+      (p) => (p.cycles ? `${p.cycles.done} of ${p.cycles.rated}` : ''),
+      (p, t) => put(p, 'cycles', t.trim() ? cyclesIn(t) : undefined),
     ),
     onPlug(
       'Bundle',

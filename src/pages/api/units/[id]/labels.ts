@@ -2,6 +2,7 @@ import { mixups } from '../../../../core/mixups';
 import { unitById } from '../../../../data/units';
 import { database } from '../../../../server/context';
 import { endpoint } from '../../../../server/endpoint';
+import { flagSheet } from '../../../../server/flags';
 import { labelSheet } from '../../../../server/labels';
 import { Problem } from '../../../../server/problem';
 
@@ -24,6 +25,14 @@ export const GET = endpoint(async ({ params, url }) => {
       link: `${url.origin}/units/${unit.id}/plugs#${encodeURIComponent(id)}`,
     };
   });
+  if (url.searchParams.get('as') === 'svg')
+    return new Response(await flagSheet(sheet, `Plugs of ${map.name}`), {
+      headers: {
+        'content-type': 'image/svg+xml; charset=utf-8',
+        'content-disposition': 'inline; filename="plugs.svg"',
+        'cache-control': 'no-store',
+      },
+    });
   const pdf = await labelSheet(sheet, `Plugs of ${map.name}`);
   return new Response(pdf as Uint8Array<ArrayBuffer>, {
     headers: {

@@ -1,5 +1,5 @@
 import { connect, type Socket } from 'node:net';
-import { Problem } from '../problem';
+import { Problem } from './problem';
 
 export interface Address {
   host: string;
@@ -51,8 +51,8 @@ export class Line {
   }
 
   /** @throws Problem 502 when nothing answers there, 504 when it takes too long */
-  static open(address: Address, timeoutMs: number): Promise<Line> {
-    const name = `the meter at ${address.host}:${address.port}`;
+  static open(address: Address, timeoutMs: number, what = 'meter'): Promise<Line> {
+    const name = `the ${what} at ${address.host}:${address.port}`;
     return new Promise((ok, fail) => {
       const socket = connect({ ...address, autoSelectFamily: true });
       const late = setTimeout(() => {
@@ -64,7 +64,7 @@ export class Line {
         fail(
           new Problem(
             502,
-            'No meter',
+            `No ${what}`,
             `nothing listens at ${address.host}:${address.port} (${e.code ?? e.message}). Is it on, and is its network lead in?`,
           ),
         );
@@ -82,8 +82,13 @@ export class Line {
   }
 
   /** @throws Problem 502 when the line drops, 504 when no answer comes in time */
-  async ask(query: string): Promise<string> {
+  ask(query: string): Promise<string> {
     this.tell(query);
+    return this.hear(query);
+  }
+
+  /** The next line of an answer that has several. */
+  async hear(query: string): Promise<string> {
     const until = Date.now() + this.timeoutMs;
     for (;;) {
       const end = this.buffer.indexOf('\n');

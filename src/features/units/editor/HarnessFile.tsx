@@ -1,0 +1,87 @@
+import Papa from 'papaparse';
+import { useRef, useState } from 'react';
+import { HARNESS_COLUMNS, type HarnessTable, harnessFrom, harnessTable } from '../../../core/map-file';
+import { Refusal } from '../../../core/refusal';
+import type { UnitMap } from '../../../core/unit';
+import { Second } from '../../../ui/Action';
+import { Wrong } from '../../../ui/Field';
+
+const MOST_BYTES = 20 * 1024 * 1024;
+
+/** Rows of a CSV file, its separator found out; read beside the page. */
+const rowsOf = (file: File) =>
+  new Promise<Record<string, string>[]>((ok, fail) => {
+    Papa.parse<Record<string, string>>(file, {
+      header: true,
+      skipEmptyLines: 'greedy',
+      transformHeader: (h) => h.replace(/^\uFEFF/, '').trim(),
+      complete: ({ data, errors }) => {
+        const broken = errors.find((e) => e.type === 'Quotes');
+        if (broken) fail(new Refusal(`row ${(broken.row ?? 0) + 2}: a quote is opened and not closed`));
+        else ok(data);
+      },
+      error: (e) => fail(new Refusal(e.message)),
+    });
+  });
+
+/** Headers and plugs as CSV, in and out; which of both a file holds, its headings say. */
+export function HarnessFile({ map, onChange }: { map: UnitMap; onChange(map: UnitMap, at: string): void }) {
+  const file = useRef<HTMLInputElement>(null);
+  const [busy, setBusy] = useState(false);
+  const [said, setSaid] = useState('');
+  const [wrong, setWrong] = useState<string | null>(null);
+  const read = async () => {
+    const one = file.current?.files?.[0];
+    if (file.current) file.current.value = '';
+    if (!one) return;
+    setSaid('');
+    setWrong(null);
+    if (one.size > MOST_BYTES) return setWrong('the file is over 20 MB');
+    setBusy(true);
+    try {
+      const next = harnessFrom(map, await rowsOf(one));
+      onChange(next, '');
+      setSaid(
+        `read: ${next.headers?.length ?? 0} headers, ${next.plugs?.length ?? 0} plugs now. Undo takes it back`,
+      );
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+      setWrong(`${one.name}: ${error.message}. Nothing has changed`);
+    }
+    setBusy(false);
+  };
+  const save = (table: HarnessTable) => {
+    const csv = Papa.unparse(harnessTable(map, table), { columns: [...HARNESS_COLUMNS[table]] });
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(new Blob([csv], { type: 'text/csv' }));
+    link.download = `${map.name} ${table}.csv`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  };
+  return (
+    <div className="grid gap-2 border-t border-rule pt-3">
+      <span className="flex flex-wrap gap-2 items-center">
+        <Second small disabled={busy} onClick={() => file.current?.click()}>
+          {busy ? 'Reading' : 'Read headers or plugs from CSV'}
+        </Second>
+        <Second small onClick={() => save('headers')}>
+          Headers as CSV
+        </Second>
+        <Second small onClick={() => save('plugs')}>
+          Plugs as CSV
+        </Second>
+        <input
+          ref={file}
+          type="file"
+          accept=".csv,text/csv,text/plain"
+          className="sr-only"
+          aria-label="CSV of headers or plugs"
+          onChange={read}
+          tabIndex={-1}
+        />
+        <output className="note">{said}</output>
+      </span>
+      {wrong && <Wrong>{wrong}</Wrong>}
+    </div>
+  );
+}
