@@ -20,11 +20,14 @@ async function viewsOf(page: Page, url: string): Promise<string[]> {
     '/units/new',
     '/sums',
     '/batteries',
+    '/cables',
     '/sums/discharge',
     '/sums/resistor-read',
     ...STOPS.map((s) => `/jobs/${id('SP-109')}/${slug(s)}`),
     ...(['trace', 'close up', 'prove', 'hand over'] as const).map((s) => `/jobs/${id('SP-098')}/${slug(s)}`),
     `/jobs/${id('SP-117')}/close-up`,
+    `/jobs/${id('SP-109')}/plugs`,
+    ...(['trace', 'make safe', 'open up'] as const).map((s) => `/jobs/${id('SP-126')}/${slug(s)}`),
     '/nowhere',
   ];
 }
@@ -44,6 +47,37 @@ for (const theme of ['day', 'night']) {
     }
   });
 }
+
+test('axe finds nothing serious behind the tabs, and nothing runs off a phone there', async ({
+  page,
+  demo,
+}) => {
+  test.setTimeout(200_000);
+  const jobs = (await (await page.request.get(`${demo.url}/api/jobs`)).json()) as {
+    id: string;
+    tag: string;
+  }[];
+  const printer = jobs.find((j) => j.tag === 'SP-109')?.id;
+  for (const view of ['/batteries', '/cables', `/jobs/${printer}/open-up`]) {
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await page.goto(demo.url + view);
+    await alive(page);
+    const tabs = await page.getByRole('tab').count();
+    for (let i = 0; i < tabs; i++) {
+      await page.setViewportSize({ width: 1280, height: 800 });
+      await page.getByRole('tab').nth(i).click();
+      await page.waitForTimeout(200);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+      expect(
+        serious.map((v) => `${view} ${i} ${v.id}: ${v.nodes.map((n) => n.html.slice(0, 120)).join(' | ')}`),
+      ).toEqual([]);
+      await page.setViewportSize({ width: 390, height: 844 });
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect(`${view} ${i} ${over}`).toBe(`${view} ${i} 0`);
+    }
+  }
+});
 
 test('nothing runs off the page of a phone', async ({ page, demo }) => {
   await page.setViewportSize({ width: 390, height: 844 });

@@ -77,6 +77,13 @@ try {
   await page.locator('.main').evaluate((m) => m.scrollTo(0, 0));
   await shoot('battery-bench');
 
+  await open('/cables');
+  await page.getByRole('tab', { name: 'Continuity' }).click();
+  await page.getByRole('button', { name: 'All straight' }).click();
+  for (const cell of ['A2 to B2', 'A3 to B3', 'A2 to B3', 'A3 to B2', 'A6 to B6', 'A7–A8'])
+    await page.getByRole('button', { name: cell, exact: true }).click();
+  await shoot('cable-bench');
+
   const loop = `/jobs/${id('SP-117')}`;
   await open(`${loop}/take-in`);
   await page.getByRole('radio', { name: /left side of the hall/ }).check();

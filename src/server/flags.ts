@@ -7,7 +7,9 @@ const FLAG = { half: 32, height: 13, wrap: 8 };
 const GAP = 3;
 const COLUMNS = 2;
 const MARGIN = 10;
-const QR = 11;
+const QR = 12;
+/** Modules left white round a code. */
+const QUIET = 3;
 
 const escaped = (text: string) => text.replace(/[&<>"']/g, (c) => `&#${c.charCodeAt(0)};`);
 
@@ -15,18 +17,18 @@ const escaped = (text: string) => text.replace(/[&<>"']/g, (c) => `&#${c.charCod
 async function half(label: Label, x: number, y: number): Promise<string> {
   const { modules } = QRCode.create(label.link, { errorCorrectionLevel: 'M' });
   const n = modules.size;
-  const m = QR / (n + 2);
+  const m = QR / (n + 2 * QUIET);
   let cells = '';
   for (let r = 0; r < n; r++)
     for (let c = 0; c < n; c++)
       if (modules.get(r, c))
-        cells += `M${((c + 1) * m).toFixed(3)} ${((r + 1) * m).toFixed(3)}h${m.toFixed(3)}v${m.toFixed(3)}h-${m.toFixed(3)}z`;
+        cells += `M${((c + QUIET) * m).toFixed(3)} ${((r + QUIET) * m).toFixed(3)}h${m.toFixed(3)}v${m.toFixed(3)}h-${m.toFixed(3)}z`;
   return `<g transform="translate(${x} ${y})"><text x="1.5" y="5.4" font-size="5" font-weight="700">${escaped(label.head)}</text>${label.lines
     .slice(0, 2)
     .map((l, i) => `<text x="1.5" y="${8.6 + i * 2.9}" font-size="2.4">${escaped(l)}</text>`)
     .join(
       '',
-    )}<path transform="translate(${FLAG.half - QR - 0.5} 1)" d="${cells}" shape-rendering="crispEdges"/></g>`;
+    )}<path transform="translate(${FLAG.half - QR - 0.5} ${(FLAG.height - QR) / 2})" d="${cells}" shape-rendering="crispEdges"/></g>`;
 }
 
 /**

@@ -2,7 +2,7 @@ import { chooseSpare } from '../../core/continuity';
 import { flatCable, LATCH_KINDS } from '../../core/flat-cable';
 import { Refusal } from '../../core/refusal';
 import { Second } from '../../ui/Action';
-import { Choices, SelectField, TextField, Wrong } from '../../ui/Field';
+import { AreaField, Choices, SelectField, TextField, Wrong } from '../../ui/Field';
 import { TickBox, Warn } from '../../ui/Signs';
 import { FlatDrawing } from './FlatDrawing';
 import { useTyped } from './use-typed';
@@ -126,15 +126,13 @@ export function FlatCable() {
           value={t.wanted}
           onChange={(e) => put({ wanted: e.target.value })}
         />
-        <label className="field">
-          <span className="field-label">Spares, one a line; same or opposite at the end</span>
-          <textarea
-            className="mono"
-            rows={5}
-            value={t.spares}
-            onChange={(e) => put({ spares: e.target.value })}
-          />
-        </label>
+        <AreaField
+          label="Spares, one a line; same or opposite at the end"
+          rows={5}
+          value={t.spares}
+          onChange={(e) => put({ spares: e.target.value })}
+          spellCheck={false}
+        />
         {spares.wrong && <Wrong>{spares.wrong}</Wrong>}
         <ol className="rows">
           {spares.value?.found.map((f) => {

@@ -51,6 +51,11 @@ export function OpenUp() {
             <FoundScrew />
             <SubUnitButton />
             <UsedUp />
+            {(job.map.plugs?.length ?? 0) > 0 && (
+              <a className="act-2 small" href={`/jobs/${job.id}/plugs`}>
+                Its plugs
+              </a>
+            )}
             {moves.some((m) => m.item) && (
               <a className="act-2 small" href={`/api/jobs/${job.id}/labels`} target="_blank" rel="noreferrer">
                 Print labels

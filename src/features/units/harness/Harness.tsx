@@ -12,7 +12,17 @@ import { useMixups } from './use-mixups';
 const WORST = 12;
 
 /** What could be plugged in wrongly in a unit, worst first, and the fewest labels that rule it out. */
-export function Harness({ id, map }: { id: string; map: UnitMap }) {
+export function Harness({
+  id,
+  job,
+  map,
+}: {
+  /** the unit’s row on the shelf of maps; null where a job brought its map with it */
+  id: string | null;
+  /** the job whose unit this is */
+  job?: string;
+  map: UnitMap;
+}) {
   const plugs = map.plugs ?? [];
   const headers = map.headers ?? [];
   const request = useMemo(() => ({ plugs: map.plugs ?? [], headers: map.headers ?? [] }), [map]);
@@ -28,9 +38,11 @@ export function Harness({ id, map }: { id: string; map: UnitMap }) {
             With headers and plugs on its map, every wrong mating is worked out before anything is unplugged:
             the wrong header, turned round, one off.
           </p>
-          <a className="act" href={`/units/${id}`}>
-            Its map
-          </a>
+          {id && (
+            <a className="act" href={`/units/${id}`}>
+              Its map
+            </a>
+          )}
         </div>
       ) : (
         <div className="cols">
@@ -71,7 +83,7 @@ export function Harness({ id, map }: { id: string; map: UnitMap }) {
               )}
             </section>
           </div>
-          {answer && <ToDo answer={answer} plugs={plugs} headers={headers} id={id} />}
+          {answer && <ToDo answer={answer} plugs={plugs} headers={headers} id={id} job={job} />}
         </div>
       )}
     </UnitsFrame>
@@ -130,11 +142,13 @@ function ToDo({
   plugs,
   headers,
   id,
+  job,
 }: {
   answer: MixupsAnswer;
   plugs: Plug[];
   headers: Header[];
-  id: string;
+  id: string | null;
+  job: string | undefined;
 }) {
   const wanted = useMemo(() => picturesWanted({ plugs, headers }, answer), [plugs, headers, answer]);
   const miss = headers.filter((h) => h.easyToMiss || h.leave);
@@ -218,19 +232,26 @@ function ToDo({
         </p>
       )}
       <div className="flex flex-wrap gap-2">
-        {answer.labels.length > 0 && (
+        {id && answer.labels.length > 0 && (
           <a className="act-2 small" href={`/api/units/${id}/labels`} target="_blank" rel="noreferrer">
             Print the labels
           </a>
         )}
-        {answer.labels.length > 0 && (
+        {id && answer.labels.length > 0 && (
           <a className="act-2 small" href={`/api/units/${id}/labels?as=svg`} target="_blank" rel="noreferrer">
             Flags for the leads
           </a>
         )}
-        <a className="act-2 small" href={`/units/${id}`}>
-          Its map
-        </a>
+        {id && (
+          <a className="act-2 small" href={`/units/${id}`}>
+            Its map
+          </a>
+        )}
+        {job && (
+          <a className="act-2 small" href={`/jobs/${job}/open-up`}>
+            Back to the job
+          </a>
+        )}
       </div>
       <p className="note border-t border-rule pt-3">
         Check each plug on the way back: contact 1 to the dot, every contact seated, latch down, a tug. The
