@@ -218,6 +218,7 @@ test('on the way back lengths are measured, a cure starts its timer, and a quick
   await page.keyboard.press('Space');
   await expect(page.getByRole('heading', { name: /Screw in 2 × M3×12/ })).toBeVisible();
   const length = page.getByRole('region', { name: 'Length' });
+  await expect(length).toHaveCount(1);
   await page.getByRole('button', { name: 'One more is tight' }).click();
   await expect(page.getByText(/Lay one on the rule first/)).toBeVisible();
   await length.getByRole('button', { name: /It is 8/ }).click();

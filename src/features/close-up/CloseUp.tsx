@@ -177,7 +177,7 @@ function NextStep({ step }: { step: WayBackStep }) {
           {plug.worst && <span className="block text-[14px] text-brick font-[600]">{plug.worst}.</span>}
         </p>
       )}
-      {item && step.kind === 'return' && <LengthCheck key={item.id} item={item} />}
+      {item && step.kind === 'return' && <LengthCheck key={`length ${item.id}`} item={item} />}
       {step.kind === 'return' && item?.kind === 'tape' && (
         <p className="note">Old tape rarely sticks again: write it off from the tray and name the new one.</p>
       )}
@@ -190,7 +190,7 @@ function NextStep({ step }: { step: WayBackStep }) {
       />
       {wrong && <Wrong>{wrong.reason}</Wrong>}
       {screws && item && t && t.taken - t.writtenOff >= FEW && (
-        <Lid key={item.id} item={item} count={t.taken - t.writtenOff} home={home} />
+        <Lid key={`lid ${item.id}`} item={item} count={t.taken - t.writtenOff} home={home} />
       )}
     </div>
   );
