@@ -44,6 +44,11 @@ describe('charge before heat or a lever', () => {
     ['warm', 'warm the edge', 'heat'],
     ['peel', 'peel tape W4', undefined],
     ['undo', '4 x M3x8 PH1 heater cover > cup 1', undefined],
+    ['undo', '2 x M3x8 PH1 heat sink > cup 1', undefined],
+    ['lift', 'lift heat-shield > shelf', undefined],
+    ['lift', 'lift release lever > shelf', undefined],
+    ['lift', 'lift glass with a card', 'pry'],
+    ['heat', 'heat the lower edge', 'heat'],
   ])('%s, %s: %s', (verb, text, work) => {
     expect(workOf(verb, text)).toBe(work);
   });

@@ -1,23 +1,25 @@
 import { demand } from '../refusal';
 import type { ChemistryRow } from './row';
 
-const FIGURES = [
-  'restHours',
-  'doubt',
-  'depth',
-  'peukert',
-  'ratedHours',
-  'chargeFactor',
-  'mostRate',
-  'shelfMonths',
-  'lifeYears',
-  'usualFrom',
-  'usualTo',
-  'credibleTo',
-] as const;
+/** Figures of a row, with what none of them can be over. */
+const MOST = {
+  restHours: 1000,
+  doubt: 10,
+  depth: 1,
+  peukert: 2,
+  ratedHours: 1000,
+  chargeFactor: 10,
+  mostRate: 100,
+  shelfMonths: 600,
+  lifeYears: 100,
+  usualFrom: 10_000,
+  usualTo: 10_000,
+  credibleTo: 10_000,
+} as const;
+const FIGURES = Object.keys(MOST) as (keyof typeof MOST)[];
 
 /** What a figure is called where it is wrong. */
-export const FIGURE_NAMES: Record<(typeof FIGURES)[number], string> = {
+export const FIGURE_NAMES: Record<keyof typeof MOST, string> = {
   restHours: 'hours at rest',
   doubt: 'doubt, V',
   depth: 'share used',
@@ -51,11 +53,10 @@ export function checkChemistry(rows: ChemistryRow[]): void {
     demand(r.source.trim() !== '', `say where the figures of ${r.chemistry} are from`, `${at}/source`);
     for (const f of FIGURES)
       demand(
-        Number.isFinite(r[f]) && r[f] > 0,
-        `${FIGURE_NAMES[f]} of ${r.chemistry} must be over 0`,
+        Number.isFinite(r[f]) && r[f] > 0 && r[f] <= MOST[f],
+        `${FIGURE_NAMES[f]} of ${r.chemistry} lies over 0 and up to ${MOST[f]}`,
         `${at}/${f}`,
       );
-    demand(r.depth <= 1, `share used of ${r.chemistry} is up to 1`, `${at}/depth`);
     demand(
       r.peukert >= 1 && r.peukert <= 2,
       `the Peukert exponent of ${r.chemistry} lies from 1 to 2`,

@@ -45,10 +45,15 @@ const RANK: FitVerdict[] = ['pass', 'warn', 'fits after work', 'not known', 'fai
 /** Lines without which no battery is called fitting. */
 const MUST_KNOW = new Set(['polarity', 'charge voltage', 'pack voltage', 'chemistry', 'size']);
 
+/** Over this no figure of a battery is: mm, V, A or Ah. */
+const MOST = 1e6;
+
 function checked(s: BatteryFitRequest['old'], at: string): void {
   for (const [name, value] of Object.entries(s))
-    if (typeof value === 'number')
+    if (typeof value === 'number') {
       demand(Number.isFinite(value) && value > 0, 'type a figure over 0', `${at}/${name}`);
+      demand(value <= MOST, `no battery has ${value} there`, `${at}/${name}`);
+    }
   for (const name of ['series', 'parallel'] as const)
     demand(
       s[name] === undefined || (Number.isInteger(s[name]) && s[name] <= 400),
@@ -86,6 +91,7 @@ export function batteryFit(r: BatteryFitRequest): BatteryFitAnswer {
     demand(x === undefined || (Number.isFinite(x) && x > 0), 'type a figure over 0', `/${name}`);
   }
   if (r.rows) checkChemistry(r.rows);
+  demand(r.today === undefined || Number.isFinite(Date.parse(r.today)), `“${r.today}” is no date`, '/today');
   const lines = LINES.flatMap((l) => {
     const judged = l.judge(r);
     return judged ? [{ line: l.line, ...judged }] : [];

@@ -60,6 +60,11 @@ describe('upkeep', () => {
     expect(line({ old: {}, new: {}, today }, 'age')).toBeUndefined();
     expect(() => batteryFit({ old: { dateCode: '2599' }, new: {} })).toThrow('no week 99');
   });
+  it('a date that is none, and a figure that no battery has, are refused at their place', () => {
+    const sheet = { chemistry: 'li-ion' as const, dateCode: '2640' };
+    expect(() => batteryFit({ old: {}, new: sheet, today: 'tomorrow' })).toThrow('“tomorrow” is no date');
+    expect(() => batteryFit({ old: { eachVolts: 1e300, series: 400 }, new: {} })).toThrow('no battery has');
+  });
   it('a bare cell is never soldered: a holder is the work', () => {
     const l = line({ old: { mount: 'tagged, soldered' }, new: { mount: 'holder' } }, 'mounting');
     expect(l).toMatchObject({ verdict: 'fits after work' });
@@ -136,6 +141,8 @@ describe('chemistry rows', () => {
     [{ depth: 1.2 }, '/rows/0/depth'],
     [{ peukert: 0.9 }, '/rows/0/peukert'],
     [{ restHours: 0 }, '/rows/0/restHours'],
+    [{ lifeYears: 1e9 }, '/rows/0/lifeYears'],
+    [{ usualTo: 9000 }, '/rows/0/usualTo'],
     [{ lifeYears: Number.NaN }, '/rows/0/lifeYears'],
     [{ points: [[12, 100]] as [number, number][] }, '/rows/0/points'],
     [

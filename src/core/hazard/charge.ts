@@ -3,10 +3,13 @@ import { Refusal } from '../refusal';
 import { chargeLeft, chargeLeftFrom } from '../sums/cells/charge-left';
 import type { Hazard, MoveWork } from '../unit';
 
-/** Words of the entry line that put heat or a lever to the unit. Common practice, no source. */
+/**
+ * Words of the entry line that put heat or a lever to the unit; parts that are only called after heat
+ * or a lever do not. Common practice, no source.
+ */
 const WORK_WORDS: Record<MoveWork, RegExp> = {
-  heat: /\b(heat|warm|hot air|heat gun|iron)\b/i,
-  pry: /\b(pry|prise|lever|spudger|card under)\b/i,
+  heat: /\b(heat(?!\s*-?(?:sinks?|shields?|spreaders?|pipes?)\b)|warm|hot air|soldering iron)\b/i,
+  pry: /\b(pry|prise|spudger|with a (?:lever|card))\b/i,
 };
 
 /**

@@ -58,8 +58,7 @@ export function ParkedSheet() {
         )}
         {live.length > 0 && (
           <p className="text-brick font-[600]">
-            Live or not known: {live.map((l) => l.hazard.name).join(', ')}. Days old readings prove nothing
-            now.
+            Live or not known: {live.map((l) => l.hazard.name).join(', ')}. Read again before a hand goes in.
           </p>
         )}
       </div>

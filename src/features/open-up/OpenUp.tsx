@@ -51,16 +51,6 @@ export function OpenUp() {
             <FoundScrew />
             <SubUnitButton />
             <UsedUp />
-            {(job.map.plugs?.length ?? 0) > 0 && (
-              <a className="act-2 small" href={`/jobs/${job.id}/plugs`}>
-                Its plugs
-              </a>
-            )}
-            {moves.some((m) => m.item) && (
-              <a className="act-2 small" href={`/api/jobs/${job.id}/labels`} target="_blank" rel="noreferrer">
-                Print labels
-              </a>
-            )}
           </div>
           {moves.length === 0 && (
             <p className="note">
@@ -98,6 +88,18 @@ export function OpenUp() {
               );
             })}
           </ol>
+          <div className="flex flex-wrap gap-2 pt-2">
+            {(job.map.plugs?.length ?? 0) > 0 && (
+              <a className="act-2 small" href={`/jobs/${job.id}/plugs`}>
+                Its plugs
+              </a>
+            )}
+            {moves.some((m) => m.item) && (
+              <a className="act-2 small" href={`/api/jobs/${job.id}/labels`} target="_blank" rel="noreferrer">
+                Print labels
+              </a>
+            )}
+          </div>
         </section>
         <section className="pad grid gap-3 content-start min-w-0">
           <Tabs.Root value={beside} onValueChange={(v) => setBeside(v as Beside)} className="grid gap-3">

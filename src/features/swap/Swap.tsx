@@ -8,6 +8,7 @@ import { useJob } from '../job/use-job';
 import { Photos } from '../photos/Photos';
 import { CableMode } from './CableMode';
 import { OutIn } from './OutIn';
+import { PackCaution } from './PackCaution';
 import { Preparations } from './Preparations';
 
 /** The part out, the part in; or the gentler remedy, done. */
@@ -49,6 +50,7 @@ export function Swap() {
           </div>
         ) : plan.remedyKind === 'replace' ? (
           <>
+            <PackCaution />
             <CableMode />
             <OutIn name={`${element?.name ?? ''} ${element?.id ?? ''}`.trim()} part={plan.parts[0] ?? ''} />
           </>
