@@ -51,6 +51,15 @@ test('flat cables, continuity, boards that plug in and jumpers, kept over a relo
   await page.getByLabel('Rules, one a line').fill('volts=230: JP1 open\nvolts=230: JP1 closed');
   await expect(page.getByText('rule 2 wants JP1 closed, rule 1 wants it open')).toBeVisible();
 
+  await page.getByRole('tab', { name: 'Stepper' }).click();
+  const three = page.getByRole('region', { name: 'All three' });
+  await expect(three.getByText(/^707\smA$/)).toBeVisible();
+  await page.getByLabel('Given as').selectOption('commandMa');
+  await page.getByLabel('Command, mA r.m.s.').last().fill('500');
+  await expect(three.getByText(/^0\.5657\sV$/)).toBeVisible();
+  await page.getByLabel('Sense resistor, Ω').fill('0');
+  await expect(page.getByText('the sense resistor is over 0 Ω')).toBeVisible();
+
   await page.reload();
   await alive(page);
   await page.getByRole('tab', { name: 'Continuity' }).click();

@@ -6,6 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { CHEMISTRY_ROWS } from '../src/core/chemistry';
 import { fitOf, preparationsOf } from '../src/core/job';
 import { bench } from '../src/core/job/bench.test.fixture';
+import { readLineText } from '../src/core/mixups';
 import { reportOf } from '../src/core/report';
 import { type Database, openDatabase } from '../src/data/database';
 import { photoPrinter } from '../src/demo/units/photo-printer';
@@ -83,6 +84,50 @@ describe('a battery in a job', () => {
     expect(event.startDate.toString()).toBe(`${Number(at.slice(0, 4)) + 3}${at.slice(4, 10)}`);
     const done = reportOf(b.state(), b.events()).find((s) => s.title === 'Done');
     expect(done?.lines.some((l) => l.result?.includes('chemistry rows of version 4'))).toBe(true);
+  });
+});
+
+describe('a board in a job', () => {
+  const lines = (text: string) => readLineText(text);
+  const header = (id: string, text: string) => ({
+    id,
+    positions: lines(text).length,
+    lines: lines(text),
+    key: null,
+  });
+  const was = { headers: [header('J1', '+24V; GND')], carries: ['heat sink'] };
+  const is = { headers: [header('J1', '+24V; GND')], supplyMin: 20, supplyMax: 28 };
+  const atTheBoard = () => {
+    const b = bench(printer);
+    b.planned('A2');
+    b.line('lift rear cover > shelf');
+    b.line('lift shield plate > shelf');
+    b.tell({ type: 'preparation.ticked', line: 'contact 1' });
+    return b;
+  };
+  it('with supply and ground exchanged is not fitted; with work it waits for its work', () => {
+    const b = atTheBoard();
+    const compare = (fresh: object) =>
+      b.tell({
+        type: 'board.compared',
+        element: 'A2',
+        request: { old: was, new: { ...is, ...fresh }, supplyVolts: 24 },
+      });
+    compare({ headers: [header('J1', 'GND; +24V')] });
+    b.tell({ type: 'part.removed', name: 'old board' });
+    const putIn = () => b.tell({ type: 'part.fitted', name: 'new board' });
+    expect(putIn).toThrow('Do not fit it: connector J1, contact 1: +24V meets GND');
+    compare({});
+    expect(putIn).toThrow('First: carry over: heat sink');
+    b.tell({ type: 'preparation.ticked', line: 'work: carry over: heat sink' });
+    putIn();
+    const done = reportOf(b.state(), b.events()).find((s) => s.title === 'Done');
+    expect(done?.lines.map((l) => l.text)).toContain('Old and new board compared');
+  });
+  it('is no battery', () => {
+    expect(() =>
+      atTheBoard().tell({ type: 'board.compared', element: 'B1', request: { old: was, new: is } }),
+    ).toThrow('B1 is no board');
   });
 });
 

@@ -1,4 +1,5 @@
 import { Type } from '@sinclair/typebox';
+import type { BoardFitRequest } from '../core/board';
 import type { FlatCableRequest } from '../core/flat-cable';
 import { BARE_ENDS, BARE_WANTS, LINE_KINDS, type MixupsRequest } from '../core/mixups';
 import type { JumpersRequest, SettingsDiffRequest } from '../core/settings';
@@ -155,3 +156,42 @@ export const SettingsDiffAnswerSchema = closed(
   },
   { $id: 'SettingsDiffAnswer' },
 );
+
+const Hole = closed({ x: Real, y: Real });
+const BoardSheet = closed({
+  name: Type.Optional(Name),
+  headers: Type.Optional(
+    Type.Array(
+      closed({
+        id: Name,
+        positions: Real,
+        lines: HeaderSchema.properties.lines,
+        key: Type.Union([Name, Type.Null()]),
+      }),
+      { maxItems: 100 },
+    ),
+  ),
+  holes: Type.Optional(Type.Array(Hole, { maxItems: 60 })),
+  widthMm: Type.Optional(Real),
+  heightMm: Type.Optional(Real),
+  supplyMin: Type.Optional(Real),
+  supplyMax: Type.Optional(Real),
+  firmware: Type.Optional(Name),
+  carries: Type.Optional(Type.Array(Name, { maxItems: 30 })),
+  control: Type.Optional(Name),
+});
+
+/** Old and new board, as they are compared in a job. */
+export const BoardFitRequestSchema = closed({
+  old: BoardSheet,
+  new: BoardSheet,
+  supplyVolts: Type.Optional(Real),
+  jumpers: Type.Optional(
+    closed({
+      rules: JumpersRequestSchema.properties.rules,
+      options: Words,
+      set: Type.Optional(Type.Record(Name, Position)),
+    }),
+  ),
+});
+agrees<Says<typeof BoardFitRequestSchema, BoardFitRequest>>();

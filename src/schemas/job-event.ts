@@ -5,6 +5,7 @@ import { BACK_STATES, ITEM_KINDS, OFF_STATES, PLACE_KINDS, UNDONE_BY } from '../
 import { COMPETENCES } from '../core/refer';
 import { FIRST_LEADS, HAZARD_KINDS } from '../core/unit';
 import { BatteryFitRequestSchema, ChemistryRowSchema } from './fit';
+import { BoardFitRequestSchema } from './harness';
 import { FaceSchema, OwnCheckSchema, UnitMapSchema, WayBackNote } from './unit-map';
 import {
   agrees,
@@ -185,6 +186,7 @@ const JOB_EVENTS = [
     request: BatteryFitRequestSchema,
     chemistry: Type.Integer({ minimum: 0 }),
   }),
+  event('board.compared', { element: Name, request: BoardFitRequestSchema }),
   event('consumable.used', {
     what: Name,
     amount: Type.Optional(Name),

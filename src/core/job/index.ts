@@ -12,7 +12,7 @@ export { ledgerOf } from './ledger-only';
 export { type Lesson, lessonOf, modelOf } from './lesson';
 export { openAccess } from './open';
 export { type RemedyOption, remedyOptions } from './plan-of';
-export { fitOf, preparationsOf } from './prepared';
+export { fitOf, type PartFit, preparationsOf } from './prepared';
 export {
   type BeforeAfter,
   beforeAfter,

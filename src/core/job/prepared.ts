@@ -1,18 +1,29 @@
-import { type BatteryFitAnswer, batteryFit } from '../fit';
+import { boardFit } from '../board';
+import { batteryFit, type FitVerdict } from '../fit';
 import { type PreparationLine, preparationsFor } from '../preparation';
 import type { JobState } from './state';
 
+/** How a new part fits in the place of the old one, whatever kind of part it is. */
+export interface PartFit {
+  verdict: FitVerdict;
+  lines: { line: string; verdict: FitVerdict; old: string; new: string; why: string }[];
+  work: string[];
+}
+
 /**
- * How the batteries compared for an element fit, judged with the chemistry that was in force then.
+ * How the parts compared for an element fit: batteries judged with the chemistry that was in force then,
+ * boards contact by contact.
  *
  * @param state a job
  * @param element its designator
  * @returns the answer, or null where none were compared
  * @example fitOf(state, 'B1')?.verdict // 'fits after work'
  */
-export function fitOf(state: JobState, element: string): BatteryFitAnswer | null {
-  const compared = state.batteries[element];
-  return compared ? batteryFit(compared.request) : null;
+export function fitOf(state: JobState, element: string): PartFit | null {
+  const battery = state.batteries[element];
+  if (battery) return batteryFit(battery.request);
+  const board = state.boards[element];
+  return board ? boardFit(board.request) : null;
 }
 
 /**

@@ -62,6 +62,7 @@ export function open(e: JobOpened): JobState {
     soak: null,
     consumables: [],
     batteries: {},
+    boards: {},
   };
 }
 

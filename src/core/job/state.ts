@@ -1,3 +1,4 @@
+import type { BoardFitRequest } from '../board';
 import type { BatteryFitRequest } from '../fit';
 import type { HazardState, Source, UnitPower } from '../hazard';
 import type { Ledger } from '../ledger';
@@ -181,6 +182,8 @@ export interface JobState {
   soak: Soak | null;
   /** old and new battery laid beside each other, by element */
   batteries: Record<string, BatteryCompared>;
+  /** old and new board, likewise */
+  boards: Record<string, { request: BoardFitRequest; at: string; by: string }>;
   consumables: { id: string; what: string; amount?: string; on?: string; at: string; by: string }[];
 }
 

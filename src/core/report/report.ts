@@ -61,18 +61,19 @@ function safelySaid(state: JobState, e: ReturnType<typeof effective>[number]): R
   };
 }
 
-/** How the fitted battery was judged, and when it is usually replaced. */
-function batteryLines(state: JobState): ReportLine[] {
+/** How the fitted part was judged, and, for a battery, when it is usually replaced. */
+function comparedLines(state: JobState): ReportLine[] {
   const { fix } = state;
-  const compared = fix ? state.batteries[fix.element] : undefined;
+  const battery = fix ? state.batteries[fix.element] : undefined;
+  const compared = battery ?? (fix ? state.boards[fix.element] : undefined);
   const fit = fix ? fitOf(state, fix.element) : null;
   if (!fix || !compared || !fit) return [];
-  const due = replaceBy(compared.request.new, fix.at, compared.request.rows);
+  const due = replaceBy(battery?.request.new, fix.at, battery?.request.rows);
   return [
     {
       at: compared.at,
-      text: 'Old and new battery compared',
-      result: `${VERDICT_WORDS[fit.verdict]}${compared.chemistry ? `, chemistry rows of version ${compared.chemistry}` : ''}`,
+      text: `Old and new ${battery ? 'battery' : 'board'} compared`,
+      result: `${VERDICT_WORDS[fit.verdict]}${battery?.chemistry ? `, chemistry rows of version ${battery.chemistry}` : ''}`,
     },
     ...(due ? [{ text: 'Replace by', result: `${due.date}, usual for ${due.chemistry}` }] : []),
   ];
@@ -188,7 +189,7 @@ export function reportOf(state: JobState, events: JobEvent[]): ReportSection[] {
             text: fix.name,
             result: `${fix.element}${stamps(fix)}`,
           },
-          ...batteryLines(state),
+          ...comparedLines(state),
           ...(fix.old ? [{ text: 'The old one', result: stamps(fix.old).slice(2) }] : []),
           ...(fix.across ? [{ text: 'Cables one across at a time', result: fix.across.join(', ') }] : []),
           ...(fix.prepared ?? []).map((p) => ({

@@ -38,6 +38,7 @@ export { chargeLeftFrom } from './cells/charge-left';
 export { CHEMISTRIES } from './cells/charge-tables';
 export { type Curve, curveOf } from './curves';
 export { BANDS } from './electric/resistor';
+export { STEPPER_DRIVERS, type StepperDriver, stepperSet } from './electric/stepper-set';
 export {
   type Sum,
   type SumAnswer,

@@ -7,6 +7,7 @@ import { FlatCable } from './FlatCable';
 import { JumperSheet } from './JumperSheet';
 import { PlugInBoard } from './PlugInBoard';
 import { SettingsSheet } from './SettingsSheet';
+import { StepperSheet } from './StepperSheet';
 
 const TABS = [
   ['flat', 'Flat cable', FlatCable],
@@ -14,11 +15,11 @@ const TABS = [
   ['board', 'Plug-in board', PlugInBoard],
   ['jumpers', 'Jumpers', JumperSheet],
   ['settings', 'Settings', SettingsSheet],
+  ['stepper', 'Stepper', StepperSheet],
 ] as const;
 
 const SUMS = [
   ['serial-level', 'Serial level'],
-  ['stepper-current', 'Stepper current'],
   ['ferrule', 'Ferrule'],
   ['colour-code', 'Wire colours'],
 ] as const;

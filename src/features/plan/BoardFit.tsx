@@ -1,10 +1,11 @@
 import { useMemo, useState } from 'react';
-import { type BoardSheet, boardFit } from '../../core/board';
+import { type BoardFitRequest, type BoardSheet, boardFit } from '../../core/board';
 import { type FitVerdict, VERDICT_WORDS } from '../../core/fit';
+import { fitOf } from '../../core/job';
 import { lineText, readLineText } from '../../core/mixups';
 import { Refusal } from '../../core/refusal';
 import { parseReading } from '../../core/unit';
-import { Second } from '../../ui/Action';
+import { Action, Second } from '../../ui/Action';
 import { Dialog } from '../../ui/Dialog';
 import { TextField, Wrong } from '../../ui/Field';
 import { TickBox, Warn } from '../../ui/Signs';
@@ -31,7 +32,8 @@ type Typed = Record<string, string>;
 
 /** In Plan, for a board: the new one against the old, connector by connector, contact by contact. */
 export function BoardFit({ element }: { element: string }) {
-  const { job } = useJob();
+  const { job, record } = useJob();
+  const [refused, setRefused] = useState<string | null>(null);
   const board = job.map.elements.find((e) => e.id === element);
   const [open, setOpen] = useState(false);
   const [t, put] = useTyped<Typed>(`board-${job.id}-${element}`, {});
@@ -72,8 +74,13 @@ export function BoardFit({ element }: { element: string }) {
       ...(t[`${k}Firmware`]?.trim() ? { firmware: t[`${k}Firmware`]?.trim() as string } : {}),
       ...(t[`${k}Control`]?.trim() ? { control: t[`${k}Control`]?.trim() as string } : {}),
     });
-    const answer = boardFit({
-      old: { headers, carries: words('carries'), ...sheet('old') },
+    const request: BoardFitRequest = {
+      // Only what is compared of a header goes into the job.
+      old: {
+        headers: headers.map(({ id, positions, lines, key }) => ({ id, positions, lines, key })),
+        ...(words('carries').length ? { carries: words('carries') } : {}),
+        ...sheet('old'),
+      },
       new: {
         ...(fresh.length ? { headers: fresh } : {}),
         ...(min === undefined ? {} : { supplyMin: min }),
@@ -81,12 +88,18 @@ export function BoardFit({ element }: { element: string }) {
         ...sheet('new'),
       },
       ...(gives === undefined ? {} : { supplyVolts: gives }),
-    });
-    return { answer, wrong };
+    };
+    return { request, answer: boardFit(request), wrong };
   }, [headers, t]);
   if (board?.kind !== 'board') return null;
-  const { answer, wrong } = result;
+  const { answer, wrong, request } = result;
   const begun = Object.values(t).some((v) => v.trim());
+  const kept = fitOf(job, element);
+  const keep = () => {
+    const no = record('board.compared', { element, request });
+    setRefused(no?.reason ?? null);
+    if (!no) setOpen(false);
+  };
   const set = (key: string) => ({
     value: t[key] ?? '',
     onChange: (e: React.ChangeEvent<HTMLInputElement>) => put({ [key]: e.target.value }),
@@ -95,16 +108,28 @@ export function BoardFit({ element }: { element: string }) {
   });
   return (
     <section aria-label="Does the new board fit" className="border border-rule-strong p-3 grid gap-2">
-      <h3 className={`sec ${begun ? INK[answer.verdict] : ''}`}>
-        {begun ? HEAD[answer.verdict] : 'Does the new board fit?'}
+      <h3 className={`sec ${kept ? INK[kept.verdict] : ''}`}>
+        {kept ? HEAD[kept.verdict] : 'Does the new board fit?'}
       </h3>
+      {kept && (
+        <ul className="text-[15px]">
+          {kept.lines
+            .filter((l) => l.verdict !== 'pass' && l.verdict !== 'not known')
+            .map((l) => (
+              <li key={l.line}>
+                <b className={INK[l.verdict]}>{VERDICT_WORDS[l.verdict]}</b>: {l.line}, {l.why}
+              </li>
+            ))}
+          {kept.work.length > 0 && <li>Work it takes stands in Swap, and holds it.</li>}
+        </ul>
+      )}
       <p className="note">
         {headers.length
           ? `Contact by contact over ${headers.map((h) => h.id).join(', ')}, supply, firmware, what goes over.`
           : 'No header of it is on the map: only supply, firmware and what goes over can be judged.'}
       </p>
       <Second small className="justify-self-start" onClick={() => setOpen(true)}>
-        Compare old and new
+        {kept ? 'Compare again' : 'Compare old and new'}
       </Second>
       <Dialog
         wide="table"
@@ -182,6 +207,14 @@ export function BoardFit({ element }: { element: string }) {
               </ol>
             )}
             {Object.values(wrong).length > 0 && <Wrong>Some of it cannot be read yet</Wrong>}
+            {refused && <Wrong>{refused}</Wrong>}
+            <Action
+              className="justify-self-start"
+              held={Object.values(wrong).length > 0 ? 'some of it cannot be read' : undefined}
+              onClick={keep}
+            >
+              Keep it in the job
+            </Action>
           </div>
         </div>
       </Dialog>

@@ -1,5 +1,5 @@
-import { batteryCompared } from './batteries';
 import { coverClosed } from './close-up';
+import { batteryCompared, boardCompared } from './compared';
 import { consumableUsed } from './consumables';
 import { faceAdded, pinPlaced, pinRemoved } from './faces';
 import { jobHandedOver } from './hand-over';
@@ -80,6 +80,7 @@ export const EVENT_KINDS = {
   'length.checked': lengthChecked,
   'way-back.noted': wayBackNoted,
   'battery.compared': batteryCompared,
+  'board.compared': boardCompared,
   'consumable.used': consumableUsed,
   'unit.entered': unitEntered,
   'unit.left': unitLeft,
