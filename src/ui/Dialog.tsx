@@ -20,7 +20,7 @@ export function Dialog({
     <Radix.Root open={open} onOpenChange={(o) => !o && onClose()}>
       <Radix.Portal>
         <Radix.Overlay className="sheet-overlay" />
-        <Radix.Content className={`sheet-dialog ${wide ?? ''}`} aria-describedby={undefined}>
+        <Radix.Content className={`sheet-dialog ${wide ? `with-${wide}` : ''}`} aria-describedby={undefined}>
           <div className="lead mb-3 flex-nowrap!">
             <Radix.Title className="text-[24px]">{title}</Radix.Title>
             <Radix.Close className="act-2 small" aria-label="Put away">
