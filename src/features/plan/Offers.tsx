@@ -7,7 +7,8 @@ const money = ({ amount, currency }: CatalogueOffer['price']) =>
 
 /** Price and lead time of the part a remedy takes, against its alternatives in the catalogue. */
 export function Offers({ part, element }: { part: string; element: string }) {
-  const [parts, setParts] = useState<CatalogueOffer[] | null>(null);
+  /** null while it is asked, undefined where there is no catalogue */
+  const [parts, setParts] = useState<CatalogueOffer[] | null | undefined>(null);
   const [wrong, setWrong] = useState<string | null>(null);
   const [again, setAgain] = useState(0);
   useEffect(() => {
@@ -19,7 +20,8 @@ export function Offers({ part, element }: { part: string; element: string }) {
         const body = (await r.json()) as { parts?: CatalogueOffer[]; detail?: string };
         if (gone) return;
         if (r.ok) setParts(body.parts ?? []);
-        else setWrong(r.status === 404 ? null : (body.detail ?? 'the catalogue does not answer'));
+        else if (r.status === 404) setParts(undefined);
+        else setWrong(body.detail ?? 'the catalogue does not answer');
       })
       .catch(() => !gone && setWrong('no connection to the server'));
     return () => {
@@ -35,7 +37,13 @@ export function Offers({ part, element }: { part: string; element: string }) {
         </Second>
       </p>
     );
-  if (!parts) return null;
+  if (parts === undefined) return null;
+  if (parts === null)
+    return (
+      <p className="note" role="status">
+        Asking the catalogue
+      </p>
+    );
   const cheapest = parts.reduce((m, p) => Math.min(m, p.price.amount), Number.POSITIVE_INFINITY);
   const soonest = parts.reduce(
     (m, p) => Math.min(m, p.stock > 0 ? p.leadDays : Number.POSITIVE_INFINITY),

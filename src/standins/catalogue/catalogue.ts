@@ -25,9 +25,9 @@ export const CATALOGUE: CataloguePart[] = [
     words: ['B1', 'pack', 'battery', 'PB-3'],
   },
   {
-    number: 'OC-72N',
+    number: 'OT-72N',
     name: 'pack 7.2 V, bare leads',
-    maker: 'Orlestone Cells',
+    maker: 'Ottermere Cells',
     price: eur(2190),
     leadDays: 6,
     stock: 20,
@@ -45,7 +45,7 @@ export const CATALOGUE: CataloguePart[] = [
   {
     number: 'HB-A2-B',
     name: 'control board PB-3, issue B, exchanged',
-    maker: 'Winscombe Exchange',
+    maker: 'Fennick Exchange',
     price: eur(9900),
     leadDays: 3,
     stock: 2,
@@ -70,9 +70,9 @@ export const CATALOGUE: CataloguePart[] = [
     words: ['W7', 'W8', 'ribbon', 'cable', 'HL-40'],
   },
   {
-    number: 'LM-R10-200',
+    number: 'TL-R10-200',
     name: 'ribbon 10-way 200 mm, halogen free',
-    maker: 'Lynmouth Leads',
+    maker: 'Tarle Leads',
     price: eur(510),
     leadDays: 4,
     stock: 60,
