@@ -236,8 +236,8 @@ describe('units and jobs', () => {
 });
 
 describe('pictures', () => {
-  const shot = (exif = false) => {
-    const image = sharp({ create: { width: 3000, height: 1000, channels: 3, background: '#2a5070' } }).jpeg();
+  const shot = (exif = false, background = '#2a5070') => {
+    const image = sharp({ create: { width: 3000, height: 1000, channels: 3, background } }).jpeg();
     return exif
       ? image
           .withExif({
@@ -284,8 +284,17 @@ describe('pictures', () => {
       caption: 'as it came',
       ...kept,
     };
-    await postEvents(db, id, [event], 0);
+    const face = await keepPhoto(db, store, await shot(false, '#7d9163'), new Date());
+    const pictured: JobEvent = {
+      id: ulid(),
+      at: new Date().toISOString(),
+      by: 'Ines',
+      type: 'face.added',
+      face: { id: 'left', name: 'left', width: 200, height: 150, photo: face.file },
+    };
+    await postEvents(db, id, [event, pictured], 0);
     const file = await exportJob(db, store, id, new Date());
+    expect(new Set(file.photos?.map((p) => p.file))).toEqual(new Set([kept.file, face.file]));
     expect(isJobFile(JSON.parse(JSON.stringify(file)))).toBe(true);
     const elsewhere = path.join(folder, 'elsewhere');
     const other = await open(elsewhere);

@@ -13,8 +13,14 @@ import { readJob } from './read-job';
 export async function exportJob(db: Database, store: PhotoStore, job: string, now: Date): Promise<JobFile> {
   const { events } = await readJob(db, job);
   const photos: NonNullable<JobFile['photos']> = [];
-  for (const { file } of fold(events).state.photos) {
-    const bytes = photos.some((p) => p.file === file) ? null : await store.get(file);
+  const { state } = fold(events);
+  // Pictures of the job, and those that stand in the place of a drawn face.
+  const files = [
+    ...state.photos.map((p) => p.file),
+    ...(state.whole.faces ?? []).flatMap((f) => f.photo ?? []),
+  ];
+  for (const file of new Set(files)) {
+    const bytes = await store.get(file);
     if (bytes) photos.push({ file, data: Buffer.from(bytes).toString('base64') });
   }
   return {
