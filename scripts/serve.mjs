@@ -16,6 +16,8 @@ if (!['127.0.0.1', 'localhost', '::1'].includes(host)) {
 
 const { handler } = await import('../dist/server/entry.mjs');
 const files = sirv(path.join(process.env.MULCH_ROOT, 'dist/client'), {
+  // Looks at the disk for each request: a build replaced under a running server is a 404, not its end.
+  dev: true,
   etag: true,
   gzip: true,
   brotli: true,
@@ -29,15 +31,26 @@ const files = sirv(path.join(process.env.MULCH_ROOT, 'dist/client'), {
     );
   },
 });
-const server = http.createServer((req, res) =>
-  files(req, res, () =>
-    handler(req, res, (error) => {
-      if (error) console.error(error);
-      res.statusCode = error ? 500 : 404;
-      res.end(error ? 'Mulch could not answer this. The log says why.' : 'There is nothing here.');
-    }),
-  ),
-);
+function nothing(res, error) {
+  if (error) console.error(error);
+  if (res.headersSent) return res.destroy();
+  res.statusCode = error ? 500 : 404;
+  res.end(error ? 'Mulch could not answer this. The log says why.' : 'There is nothing here.');
+}
+const server = http.createServer((req, res) => {
+  // A part of a file is never needed, and a range turned round would throw where nobody catches it.
+  delete req.headers.range;
+  // Methods a Request cannot be made of; all others are the endpoints' to answer.
+  if (req.method === 'TRACE' || req.method === 'TRACK') {
+    res.writeHead(405, { allow: 'GET, HEAD, POST, PUT, PATCH, DELETE, OPTIONS' });
+    return res.end();
+  }
+  try {
+    files(req, res, () => handler(req, res, (error) => nothing(res, error)));
+  } catch (error) {
+    nothing(res, error);
+  }
+});
 server.on('error', (error) => {
   console.error(error.code === 'EADDRINUSE' ? `Port ${port} is in use. Set PORT to another one.` : error);
   process.exit(1);

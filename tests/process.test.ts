@@ -1,3 +1,5 @@
+import { rmSync, writeFileSync } from 'node:fs';
+import http from 'node:http';
 import { ulid } from 'ulid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Running, startMulch } from '../e2e/mulch';
@@ -52,6 +54,87 @@ describe('promises of the process', () => {
       await running.stop();
     }
   }, 60_000);
+
+  /** As typed on the wire: no client tidies the path or the headers first. */
+  const raw = (path: string, headers: Record<string, string> = {}, method = 'GET') =>
+    new Promise<{ status: number; type: string; length: number }>((done, fail) => {
+      const ask = http.request(at('/'), { path, headers, method, agent: false }, (res) => {
+        let length = 0;
+        res.on('data', (chunk: Buffer) => {
+          length += chunk.length;
+        });
+        res.once('end', () =>
+          done({ status: res.statusCode ?? 0, type: String(res.headers['content-type'] ?? ''), length }),
+        );
+      });
+      ask.once('error', fail);
+      ask.end();
+    });
+  const asset = async () => {
+    const page = await (await fetch(at('/'))).text();
+    const found = /\/_astro\/[\w.-]+\.css/.exec(page)?.[0];
+    if (!found) throw new Error('the page has no style sheet');
+    return found;
+  };
+
+  it('answers any range of a file with the whole of it', async () => {
+    const file = await asset();
+    const whole = await raw(file);
+    expect(whole.status).toBe(200);
+    expect(whole.length).toBeGreaterThan(1000);
+    for (const range of ['bytes=50-20', 'bytes=0-9', 'bytes=-5', 'bytes=1e9-', 'bytes=x-y', 'lines=1'])
+      expect(await raw(file, { range }), range).toEqual(whole);
+  });
+
+  it('has nothing outside its own files, however the path is written', async () => {
+    for (const path of [
+      '/../package.json',
+      '/..%2fpackage.json',
+      '/%2e%2e/%2e%2e/package.json',
+      '/_astro/../../server/entry.mjs',
+      '/_astro/..%5c..%5cpackage.json',
+      '/%00',
+      '/%E0%A4%A',
+      '/_astro/%',
+      '/.build-hash',
+      `/${'a'.repeat(6000)}`,
+    ]) {
+      const answer = await raw(path);
+      expect(answer.status, path).toBeGreaterThanOrEqual(400);
+      expect(answer.status, path).toBeLessThan(500);
+    }
+  });
+
+  it('outlives methods, encodings and hosts nobody asked for', async () => {
+    const file = await asset();
+    for (const method of ['PUT', 'DELETE', 'PATCH', 'OPTIONS', 'PROPFIND', 'TRACE', 'TRACK'])
+      expect((await raw('/api/jobs', {}, method)).status, method).toBeLessThan(500);
+    for (const headers of [
+      { 'accept-encoding': ',,;q=x' },
+      { 'if-none-match': '*' },
+      { 'if-modified-since': 'yesterday' },
+      { host: 'else.where:99' },
+      { cookie: '%;=;' },
+      { accept: '\t' },
+    ] as Record<string, string>[]) {
+      expect((await raw(file, headers)).status).toBeLessThan(500);
+      expect((await raw('/', headers)).status).toBeLessThan(500);
+    }
+    expect((await fetch(at('/api/jobs'))).status).toBe(200);
+  });
+
+  it('serves what is in the build now, and outlives a file that goes', async () => {
+    const name = `passing-${ulid()}.txt`;
+    const on = new URL(`../dist/client/${name}`, import.meta.url);
+    writeFileSync(on, 'here');
+    try {
+      expect((await raw(`/${name}`)).length).toBe(4);
+    } finally {
+      rmSync(on);
+    }
+    expect((await raw(`/${name}`)).status).toBe(404);
+    expect((await raw(await asset())).status).toBe(200);
+  });
 
   it('listens on loopback only', () => {
     expect(new URL(mulch.url).hostname).toBe('127.0.0.1');
