@@ -5,7 +5,7 @@ import { alive, expect, test } from './bench-test';
 async function openMap(page: import('@playwright/test').Page, url: string, unit: string) {
   await page.goto(`${url}/units`);
   await alive(page);
-  await page.getByRole('link', { name: `Map of ${unit}` }).click();
+  await page.getByRole('link', { name: `Map of ${unit}`, exact: true }).click();
   await page.waitForURL(/\/units\/[0-9A-Z]{26}$/);
   await alive(page);
 }
