@@ -34,8 +34,10 @@ export class Line {
     private readonly timeoutMs: number,
   ) {
     socket.setNoDelay(true);
-    socket.on('data', (d) => {
-      this.buffer += d.toString('utf8');
+    // Decoded over the whole talk: a letter of two bytes may come in two pieces.
+    socket.setEncoding('utf8');
+    socket.on('data', (piece: string) => {
+      this.buffer += piece;
       if (this.buffer.length > LONGEST_LINE)
         this.end(new Problem(502, 'Wrong answer', `${name} talks without end`));
       this.wake?.();

@@ -1,4 +1,5 @@
-import { createServer, type Socket } from 'node:net';
+import type { Socket } from 'node:net';
+import { type Command, hearLines, type Listening, listenOnLoopback } from '../talk';
 
 /** A made-up unit with settings: some only to be read, some with limits it keeps to itself. */
 export interface ConsoleUnit {
@@ -51,7 +52,6 @@ export const CONSOLE_UNITS: ConsoleUnit[] = [
 
 function session(socket: Socket, units: ConsoleUnit[]) {
   let unit = units[0] as ConsoleUnit;
-  let buffer = '';
   const say = (line: string) => socket.write(`${line}\r\n`);
   const show = (key: string) => `${key} = ${unit.settings[key]}`;
   const set = (key: string, value: string): string => {
@@ -61,7 +61,7 @@ function session(socket: Socket, units: ConsoleUnit[]) {
     unit.settings[key] = most !== undefined && Number(value) > most ? String(most) : value;
     return 'OK';
   };
-  const commands: [RegExp, (m: RegExpExecArray) => void][] = [
+  const commands: Command[] = [
     [/^WHO$/i, () => say(`UNIT ${unit.name}`)],
     [
       /^UNIT\s+(\S+)$/i,
@@ -81,42 +81,10 @@ function session(socket: Socket, units: ConsoleUnit[]) {
     [/^GET\s+(\S+)$/i, (m) => say((m[1] ?? '') in unit.settings ? show(m[1] as string) : 'NO such key')],
     [/^SET\s+(\S+)\s+(.*)$/i, (m) => say(set(m[1] as string, m[2] as string))],
   ];
-  socket.on('error', () => socket.destroy());
-  socket.on('data', (d) => {
-    buffer += d.toString('utf8');
-    if (buffer.length > 10_000) socket.destroy();
-    for (let end = buffer.indexOf('\n'); end >= 0; end = buffer.indexOf('\n')) {
-      const line = buffer.slice(0, end).trim();
-      buffer = buffer.slice(end + 1);
-      if (!line) continue;
-      const known = commands.find(([p]) => p.test(line));
-      if (known) known[1](known[0].exec(line) as RegExpExecArray);
-      else say('NO such command');
-    }
-  });
+  hearLines(socket, commands, () => say('NO such command'));
 }
 
 /** A console of two made-up units that speaks one line at a time over TCP. */
-export function standInConsole(
-  units: ConsoleUnit[] = structuredClone(CONSOLE_UNITS),
-): Promise<{ address: string; close(): Promise<void> }> {
-  const open = new Set<Socket>();
-  const server = createServer((socket) => {
-    open.add(socket);
-    socket.on('close', () => open.delete(socket));
-    session(socket, units);
-  });
-  return new Promise((ok) => {
-    server.listen(0, '127.0.0.1', () => {
-      const at = server.address();
-      ok({
-        address: `127.0.0.1:${typeof at === 'object' && at ? at.port : 0}`,
-        close: () =>
-          new Promise((done) => {
-            for (const s of open) s.destroy();
-            server.close(() => done());
-          }),
-      });
-    });
-  });
+export function standInConsole(units: ConsoleUnit[] = structuredClone(CONSOLE_UNITS)): Promise<Listening> {
+  return listenOnLoopback((socket) => session(socket, units));
 }

@@ -1,5 +1,6 @@
-import { createServer, type Server, type Socket } from 'node:net';
+import type { Socket } from 'node:net';
 import type { UnitMap } from '../../core/unit';
+import { type Command, hearLines, type Listening, listenOnLoopback } from '../talk';
 import { type Hidden, valueAt } from './hidden';
 
 /** How the stand-in misbehaves when asked to, so that the other end can be tried out. */
@@ -65,7 +66,7 @@ function session(socket: Socket, o: MeterOptions) {
     say(number(inBase(valueAt(probe.map, tap, hidden, random), tap.expect.unit)));
   };
 
-  const commands: [RegExp, (m: RegExpExecArray) => void][] = [
+  const commands: Command[] = [
     [/^\*IDN\?$/i, () => say(IDN)],
     [
       /^\*(RST|CLS)$/i,
@@ -109,44 +110,10 @@ function session(socket: Socket, o: MeterOptions) {
     ],
   ];
 
-  let buffer = '';
-  socket.on('error', () => socket.destroy());
-  socket.on('data', (d) => {
-    buffer += d.toString('utf8');
-    if (buffer.length > 10_000) socket.destroy();
-    for (let end = buffer.indexOf('\n'); end >= 0; end = buffer.indexOf('\n')) {
-      const line = buffer.slice(0, end).trim();
-      buffer = buffer.slice(end + 1);
-      if (!line) continue;
-      const known = commands.find(([pattern]) => pattern.test(line));
-      if (known) known[1](known[0].exec(line) as RegExpExecArray);
-      else errors.push('-113,"Undefined header"');
-    }
-  });
+  hearLines(socket, commands, () => errors.push('-113,"Undefined header"'));
 }
 
 /** A bench meter that speaks SCPI over TCP and reads a unit with a hidden fault. */
-export function standInMeter(
-  o: MeterOptions,
-): Promise<{ address: string; close(): Promise<void>; server: Server }> {
-  const open = new Set<Socket>();
-  const server = createServer((socket) => {
-    open.add(socket);
-    socket.on('close', () => open.delete(socket));
-    session(socket, o);
-  });
-  return new Promise((ok) => {
-    server.listen(0, '127.0.0.1', () => {
-      const at = server.address();
-      ok({
-        server,
-        address: `127.0.0.1:${typeof at === 'object' && at ? at.port : 0}`,
-        close: () =>
-          new Promise((done) => {
-            for (const s of open) s.destroy();
-            server.close(() => done());
-          }),
-      });
-    });
-  });
+export function standInMeter(o: MeterOptions): Promise<Listening> {
+  return listenOnLoopback((socket) => session(socket, o));
 }
