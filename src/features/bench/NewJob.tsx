@@ -1,6 +1,7 @@
-import { useEffect, useRef, useState } from 'react';
-import { Action, Second } from '../../ui/Action';
+import { useEffect, useState } from 'react';
+import { Action } from '../../ui/Action';
 import { SelectField, TextField, Wrong } from '../../ui/Field';
+import { FileButton } from '../../ui/FileButton';
 import { author } from '../job/author';
 import { jobPath } from '../job/stop-path';
 import { openJobOn } from '../units/open-job';
@@ -14,7 +15,6 @@ export function NewJob({ units }: { units: { id: string; name: string; place: st
   const [by, setBy] = useState('');
   const [busy, setBusy] = useState('');
   const [wrong, setWrong] = useState<{ where: 'open' | 'file'; failure: Failure } | null>(null);
-  const file = useRef<HTMLInputElement>(null);
   useEffect(() => setBy(author.get()), []);
 
   const open = async (e: React.FormEvent) => {
@@ -24,16 +24,13 @@ export function NewJob({ units }: { units: { id: string; name: string; place: st
     setBusy('');
     setWrong(failure ? { where: 'open', failure } : null);
   };
-  const take = async () => {
-    const chosen = file.current?.files?.[0];
-    if (!chosen) return;
+  const take = async ([chosen]: [File, ...File[]]) => {
     setBusy('reading the file');
     const tooLarge = chosen.size > MOST_MEGABYTES * 1024 * 1024;
     const sent = tooLarge
       ? { ok: false as const, failure: { reason: `the file is over ${MOST_MEGABYTES} MB`, path: '' } }
       : await send<{ id: string; added: number }>('/api/jobs/import', await chosen.text());
     setBusy('');
-    if (file.current) file.current.value = '';
     if (sent.ok) window.location.assign(jobPath(sent.data.id, 'hand over'));
     else setWrong({ where: 'file', failure: sent.failure });
   };
@@ -63,18 +60,15 @@ export function NewJob({ units }: { units: { id: string; name: string; place: st
         <a className="act-2 justify-self-start" href="/units/new">
           A unit not met before
         </a>
-        <Second className="justify-self-start" onClick={() => file.current?.click()} disabled={busy !== ''}>
-          {busy === 'reading the file' ? 'Reading the file' : 'A job from a file'}
-        </Second>
-        <input
-          ref={file}
-          type="file"
+        <FileButton
+          className="justify-self-start"
+          disabled={busy !== ''}
+          label="Job file"
           accept=".json,application/json"
-          className="sr-only"
-          aria-label="Job file"
-          onChange={take}
-          tabIndex={-1}
-        />
+          onFiles={take}
+        >
+          {busy === 'reading the file' ? 'Reading the file' : 'A job from a file'}
+        </FileButton>
         {wrong?.where === 'file' && (
           <Wrong>
             Nothing was taken in. {wrong.failure.path && <span className="mono">{wrong.failure.path} </span>}

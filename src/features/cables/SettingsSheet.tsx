@@ -1,8 +1,9 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Refusal } from '../../core/refusal';
 import { readDump, type SettingsDiffAnswer, settingsDiff } from '../../core/settings';
 import { Second } from '../../ui/Action';
 import { AreaField, TextField, Wrong } from '../../ui/Field';
+import { FileButton } from '../../ui/FileButton';
 import { TickBox, Warn } from '../../ui/Signs';
 import { send } from '../units/send';
 import { useTyped } from './use-typed';
@@ -244,30 +245,22 @@ export function SettingsSheet() {
 const unitOf = (unit: string) => (unit.trim() ? { unit: unit.trim() } : {});
 
 function FromFile({ label, onText }: { label: string; onText(text: string): void }) {
-  const file = useRef<HTMLInputElement>(null);
   const [wrong, setWrong] = useState<string | null>(null);
-  const read = async () => {
-    const one = file.current?.files?.[0];
-    if (file.current) file.current.value = '';
-    if (!one) return;
+  const read = async ([one]: [File, ...File[]]) => {
     if (one.size > 500_000) return setWrong('the file is over 500 kB: that is no dump of settings');
     setWrong(null);
     onText((await one.text()).replace(/^\uFEFF/, ''));
   };
   return (
     <span className="flex gap-2 items-center">
-      <Second small onClick={() => file.current?.click()}>
-        From a file
-      </Second>
-      <input
-        ref={file}
-        type="file"
+      <FileButton
+        small
+        label={`File of the dump ${label}`}
         accept=".txt,.cfg,.ini,.log,.g,text/plain"
-        className="sr-only"
-        aria-label={`File of the dump ${label}`}
-        onChange={read}
-        tabIndex={-1}
-      />
+        onFiles={read}
+      >
+        From a file
+      </FileButton>
       {wrong && <Wrong>{wrong}</Wrong>}
     </span>
   );

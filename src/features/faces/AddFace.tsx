@@ -1,8 +1,9 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Refusal } from '../../core/refusal';
 import { parseReading } from '../../core/unit';
 import { Second } from '../../ui/Action';
 import { SelectField, TextField, Wrong } from '../../ui/Field';
+import { FileButton } from '../../ui/FileButton';
 import { useJob } from '../job/use-job';
 import { sendPhoto } from '../photos/send-photo';
 
@@ -14,7 +15,6 @@ export function AddFace({ onDone }: { onDone(id: string | null): void }) {
   const [under, setUnder] = useState('');
   const [busy, setBusy] = useState(false);
   const [wrong, setWrong] = useState<string | null>(null);
-  const file = useRef<HTMLInputElement>(null);
   const add = (photo?: { file: string; width: number; height: number }) => {
     try {
       const width = parseReading(size.width);
@@ -41,10 +41,7 @@ export function AddFace({ onDone }: { onDone(id: string | null): void }) {
       setWrong(error.message);
     }
   };
-  const picture = async () => {
-    const chosen = file.current?.files?.[0];
-    if (file.current) file.current.value = '';
-    if (!chosen) return;
+  const picture = async ([chosen]: [File, ...File[]]) => {
     setBusy(true);
     const sent = await sendPhoto(chosen);
     setBusy(false);
@@ -90,21 +87,12 @@ export function AddFace({ onDone }: { onDone(id: string | null): void }) {
         <Second small type="submit" disabled={busy}>
           A plain rectangle
         </Second>
-        <Second small disabled={busy} onClick={() => file.current?.click()}>
+        <FileButton small disabled={busy} label="Photograph of this side" accept="image/*" onFiles={picture}>
           {busy ? 'Keeping it' : 'A photograph'}
-        </Second>
+        </FileButton>
         <Second small onClick={() => onDone(null)}>
           Leave it
         </Second>
-        <input
-          ref={file}
-          type="file"
-          accept="image/*"
-          className="sr-only"
-          aria-label="Photograph of this side"
-          onChange={picture}
-          tabIndex={-1}
-        />
       </div>
       {wrong && <Wrong>{wrong}</Wrong>}
     </form>

@@ -1,10 +1,11 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { designated, type JobState, type Photo } from '../../core/job';
 import { specOf } from '../../core/ledger';
 import { Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { FaceDrawing, PinMark } from '../../ui/FaceDrawing';
 import { Wrong } from '../../ui/Field';
+import { FileButton } from '../../ui/FileButton';
 import { PinForm } from '../faces/PinForm';
 import { useJob } from '../job/use-job';
 import { sendPhoto } from './send-photo';
@@ -30,7 +31,6 @@ export function PhotoView({ photo }: { photo: Photo }) {
   const [beside, setBeside] = useState(false);
   const [busy, setBusy] = useState(false);
   const [wrong, setWrong] = useState<string | null>(null);
-  const file = useRef<HTMLInputElement>(null);
   const pair = job.photos.find((p) => p.id === photo.after) ?? job.photos.find((p) => p.after === photo.id);
   const place = (x: number, y: number) => {
     const on = placing ?? '';
@@ -39,10 +39,7 @@ export function PhotoView({ photo }: { photo: Photo }) {
     setWrong(refused?.reason ?? null);
     if (!refused) setPlacing(null);
   };
-  const after = async () => {
-    const one = file.current?.files?.[0];
-    if (file.current) file.current.value = '';
-    if (!one) return;
+  const after = async ([one]: [File, ...File[]]) => {
     setBusy(true);
     const sent = await sendPhoto(one);
     setBusy(false);
@@ -147,19 +144,10 @@ export function PhotoView({ photo }: { photo: Photo }) {
             {beside ? 'This one alone' : 'Before and after'}
           </Second>
         ) : (
-          <Second small disabled={busy} onClick={() => file.current?.click()}>
+          <FileButton small disabled={busy} label="Picture after" accept="image/*" onFiles={after}>
             {busy ? 'Keeping it' : 'Add the picture after'}
-          </Second>
+          </FileButton>
         )}
-        <input
-          ref={file}
-          type="file"
-          accept="image/*"
-          className="sr-only"
-          aria-label="Picture after"
-          onChange={after}
-          tabIndex={-1}
-        />
         <span className="note">
           <Clock at={photo.at} day />, {photo.by}, in {photo.stop}
         </span>

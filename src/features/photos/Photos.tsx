@@ -1,8 +1,8 @@
-import { useRef, useState } from 'react';
-import { Second } from '../../ui/Action';
+import { useState } from 'react';
 import { Clock } from '../../ui/Clock';
 import { Dialog } from '../../ui/Dialog';
 import { TextField, Wrong } from '../../ui/Field';
+import { FileButton } from '../../ui/FileButton';
 import { useJob } from '../job/use-job';
 import { PhotoView } from './PhotoView';
 import { sendPhoto } from './send-photo';
@@ -10,14 +10,11 @@ import { sendPhoto } from './send-photo';
 /** Pictures of a job: taken or chosen, each with what it shows, and looked at closely. */
 export function Photos({ title, hint }: { title: string; hint: string }) {
   const { job, record } = useJob();
-  const file = useRef<HTMLInputElement>(null);
   const [caption, setCaption] = useState('');
   const [busy, setBusy] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);
   const [shown, setShown] = useState<string | null>(null);
-  const take = async () => {
-    const chosen = [...(file.current?.files ?? [])];
-    if (file.current) file.current.value = '';
+  const take = async (chosen: [File, ...File[]]) => {
     setWrong(null);
     for (const [i, one] of chosen.entries()) {
       setBusy(chosen.length > 1 ? `Keeping ${i + 1} of ${chosen.length}` : 'Keeping it');
@@ -75,19 +72,9 @@ export function Photos({ title, hint }: { title: string; hint: string }) {
           className="max-w-[300px]"
           autoComplete="off"
         />
-        <Second onClick={() => file.current?.click()} disabled={busy !== ''}>
+        <FileButton disabled={busy !== ''} label="Picture file" accept="image/*" multiple onFiles={take}>
           {busy || 'Add a picture'}
-        </Second>
-        <input
-          ref={file}
-          type="file"
-          accept="image/*"
-          multiple
-          className="sr-only"
-          aria-label="Picture file"
-          onChange={take}
-          tabIndex={-1}
-        />
+        </FileButton>
       </div>
       {wrong && <Wrong>{wrong}</Wrong>}
       <Dialog

@@ -1,9 +1,9 @@
-import { lazy, Suspense, useRef, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { type LoggedSeries, seriesOf } from '../../core/logged';
 import { Refusal } from '../../core/refusal';
-import { Second } from '../../ui/Action';
 import { Dialog } from '../../ui/Dialog';
 import { Wrong } from '../../ui/Field';
+import { FileButton } from '../../ui/FileButton';
 import type { LogPlotProps } from './LogPlot';
 
 /** The chart is fetched when somebody looks at a log, not before. */
@@ -15,13 +15,9 @@ export function FromLog({
   expect,
   onReading,
 }: Pick<LogPlotProps, 'expect'> & { onReading(value: number): void }) {
-  const file = useRef<HTMLInputElement>(null);
   const [series, setSeries] = useState<LoggedSeries | null>(null);
   const [wrong, setWrong] = useState<string | null>(null);
-  const take = async () => {
-    const chosen = file.current?.files?.[0];
-    if (!chosen) return;
-    if (file.current) file.current.value = '';
+  const take = async ([chosen]: [File, ...File[]]) => {
     try {
       if (chosen.size > MOST_BYTES)
         throw new Refusal('the file is over 8 MB. Cut the log to the stretch that matters');
@@ -38,18 +34,9 @@ export function FromLog({
   };
   return (
     <>
-      <Second small onClick={() => file.current?.click()}>
+      <FileButton small label="Log of a meter, as CSV" accept=".csv,.txt,text/csv,text/plain" onFiles={take}>
         From a log
-      </Second>
-      <input
-        ref={file}
-        type="file"
-        accept=".csv,.txt,text/csv,text/plain"
-        className="sr-only"
-        aria-label="Log of a meter, as CSV"
-        onChange={take}
-        tabIndex={-1}
-      />
+      </FileButton>
       {wrong && <Wrong>{wrong}</Wrong>}
       <Dialog open={series !== null} onClose={() => setSeries(null)} title={series?.name ?? 'Log'}>
         {series && (

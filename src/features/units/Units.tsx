@@ -1,8 +1,9 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import type { UnitMap } from '../../core/unit';
 import { Second } from '../../ui/Action';
 import { ElementDrawing } from '../../ui/ElementDrawing';
 import { Wrong } from '../../ui/Field';
+import { FileButton } from '../../ui/FileButton';
 import { HazardGlyph } from '../../ui/HazardGlyph';
 import { openJobOn } from './open-job';
 import { sendMapFile } from './send-map-file';
@@ -26,12 +27,8 @@ export function Units({ units }: { units: Row[] }) {
     setBusy('');
     if (failure) setWrong({ id, reason: failure.reason });
   };
-  const file = useRef<HTMLInputElement>(null);
   const [fileWrong, setFileWrong] = useState<string | null>(null);
-  const take = async () => {
-    const chosen = file.current?.files?.[0];
-    if (!chosen) return;
-    if (file.current) file.current.value = '';
+  const take = async ([chosen]: [File, ...File[]]) => {
     setBusy('file');
     const read = await sendMapFile(chosen);
     setBusy('');
@@ -42,18 +39,14 @@ export function Units({ units }: { units: Row[] }) {
     <UnitsFrame tag="Units" title="Units" about={`${plural(units.length, 'map')} kept here`}>
       <div className="pad flex flex-wrap gap-3 justify-end items-center border-b border-rule-strong">
         {fileWrong && <Wrong>Nothing was taken in. {fileWrong}</Wrong>}
-        <Second onClick={() => file.current?.click()} disabled={busy !== ''}>
-          {busy === 'file' ? 'Reading the file' : 'A map from a file'}
-        </Second>
-        <input
-          ref={file}
-          type="file"
+        <FileButton
+          disabled={busy !== ''}
+          label="Map file"
           accept=".json,.zip,application/json,application/zip"
-          className="sr-only"
-          aria-label="Map file"
-          onChange={take}
-          tabIndex={-1}
-        />
+          onFiles={take}
+        >
+          {busy === 'file' ? 'Reading the file' : 'A map from a file'}
+        </FileButton>
         <a className="act" href="/units/new">
           Describe a unit
         </a>

@@ -1,10 +1,11 @@
 import Papa from 'papaparse';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { HARNESS_COLUMNS, type HarnessTable, harnessFrom, harnessTable } from '../../../core/map-file';
 import { Refusal } from '../../../core/refusal';
 import type { UnitMap } from '../../../core/unit';
 import { Second } from '../../../ui/Action';
 import { Wrong } from '../../../ui/Field';
+import { FileButton } from '../../../ui/FileButton';
 
 const MOST_BYTES = 20 * 1024 * 1024;
 
@@ -26,14 +27,10 @@ const rowsOf = (file: File) =>
 
 /** Headers and plugs as CSV, in and out; which of both a file holds, its headings say. */
 export function HarnessFile({ map, onChange }: { map: UnitMap; onChange(map: UnitMap, at: string): void }) {
-  const file = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState(false);
   const [said, setSaid] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);
-  const read = async () => {
-    const one = file.current?.files?.[0];
-    if (file.current) file.current.value = '';
-    if (!one) return;
+  const read = async ([one]: [File, ...File[]]) => {
     setSaid('');
     setWrong(null);
     if (one.size > MOST_BYTES) return setWrong('the file is over 20 MB');
@@ -61,24 +58,21 @@ export function HarnessFile({ map, onChange }: { map: UnitMap; onChange(map: Uni
   return (
     <div className="grid gap-2 border-t border-rule pt-3">
       <span className="flex flex-wrap gap-2 items-center">
-        <Second small disabled={busy} onClick={() => file.current?.click()}>
+        <FileButton
+          small
+          disabled={busy}
+          label="CSV of headers or plugs"
+          accept=".csv,text/csv,text/plain"
+          onFiles={read}
+        >
           {busy ? 'Reading' : 'Read headers or plugs from CSV'}
-        </Second>
+        </FileButton>
         <Second small onClick={() => save('headers')}>
           Headers as CSV
         </Second>
         <Second small onClick={() => save('plugs')}>
           Plugs as CSV
         </Second>
-        <input
-          ref={file}
-          type="file"
-          accept=".csv,text/csv,text/plain"
-          className="sr-only"
-          aria-label="CSV of headers or plugs"
-          onChange={read}
-          tabIndex={-1}
-        />
         <output className="note">{said}</output>
       </span>
       {wrong && <Wrong>{wrong}</Wrong>}

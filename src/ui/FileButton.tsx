@@ -1,0 +1,35 @@
+import { type ComponentProps, useRef } from 'react';
+import { Second } from './Action';
+
+interface FileButtonProps extends Omit<ComponentProps<typeof Second>, 'onClick'> {
+  /** what the file is, spoken */
+  label: string;
+  accept: string;
+  multiple?: boolean;
+  /** at least one file; the same one may be chosen again */
+  onFiles(files: [File, ...File[]]): void;
+}
+
+/** A button that asks for a file. */
+export function FileButton({ label, accept, multiple, onFiles, ...button }: FileButtonProps) {
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <Second {...button} onClick={() => input.current?.click()} />
+      <input
+        ref={input}
+        type="file"
+        accept={accept}
+        multiple={multiple}
+        className="sr-only"
+        aria-label={label}
+        tabIndex={-1}
+        onChange={(e) => {
+          const [first, ...more] = [...(e.currentTarget.files ?? [])];
+          e.currentTarget.value = '';
+          if (first) onFiles([first, ...more]);
+        }}
+      />
+    </>
+  );
+}
