@@ -1,5 +1,4 @@
-import { type Static, Type } from '@sinclair/typebox';
-import { closed, Line, Name } from './words';
+import { closed, Line, Name, type Static, Type } from '../core/schema/words';
 
 /** What outside devices and services at the bench are asked, and answer. */
 const Unit = Type.Optional(Type.String({ minLength: 1, maxLength: 40, pattern: '^\\S+$' }));

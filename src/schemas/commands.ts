@@ -1,6 +1,5 @@
-import { type Static, Type } from '@sinclair/typebox';
-import { UnitMapSchema } from './unit-map';
-import { closed, Line, Moment, Name, Ulid } from './words';
+import { closed, Line, Moment, Name, type Static, Type, Ulid } from '../core/schema/words';
+import { UnitMapSchema } from '../core/unit/schema';
 
 export const OpenJobSchema = closed(
   { job: Ulid, event: Ulid, at: Moment, by: Name, unit: Ulid, place: Type.Optional(Line) },

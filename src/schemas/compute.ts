@@ -1,12 +1,11 @@
-import { Type } from '@sinclair/typebox';
 import type { OrderRequest } from '../core/order';
 import type { ProveRequest } from '../core/prove';
 import type { ScheduleRequest } from '../core/schedule';
+import { agrees, closed, Minutes, Name, oneOf, type Says, Type } from '../core/schema/words';
 import type { TightenRequest } from '../core/tighten';
 import type { TraceRequest } from '../core/trace';
+import { ExpectSchema } from '../core/unit/schema';
 import { LedgerEventSchema } from './job-event';
-import { ExpectSchema } from './unit-map';
-import { agrees, closed, Minutes, Name, oneOf, type Says } from './words';
 
 const Ids = (max: number) => Type.Array(Name, { maxItems: max });
 const Power = oneOf(['on', 'off'] as const);

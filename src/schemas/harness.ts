@@ -1,56 +1,12 @@
-import { Type } from '@sinclair/typebox';
-import type { BoardFitRequest } from '../core/board';
 import type { FlatCableRequest } from '../core/flat-cable';
-import { BARE_ENDS, BARE_WANTS, LINE_KINDS, type MixupsRequest } from '../core/mixups';
-import type { JumpersRequest, SettingsDiffRequest } from '../core/settings';
-import { agrees, closed, Line, Name, oneOf, type Says } from './words';
+import type { MixupsRequest } from '../core/mixups';
+import { HeaderSchema, PlugSchema } from '../core/mixups/schema';
+import { agrees, closed, Name, oneOf, type Says, Type } from '../core/schema/words';
+import type { SettingsDiffRequest } from '../core/settings';
+import { JumpersSchema } from '../core/settings/schema';
 
 const Real = Type.Number();
-const Spot = closed({ x: Real, y: Real, board: Name });
-const Shape = {
-  family: Name,
-  pitch: Real,
-  rows: Real,
-  positions: Real,
-  key: Type.Union([Name, Type.Null()]),
-  colour: Type.Optional(Name),
-};
 const MOST = 1000;
-const MOST_CONTACTS = 400;
-
-export const PlugSchema = closed({
-  id: Name,
-  home: Name,
-  ...Shape,
-  wires: Type.Optional(Type.Array(Name, { maxItems: MOST_CONTACTS })),
-  exit: Spot,
-  freeLength: Real,
-  lines: Type.Array(Type.Union([Name, Type.Null()]), { maxItems: MOST_CONTACTS }),
-  bundle: Type.Optional(Name),
-  route: Type.Optional(Type.Array(Name, { maxItems: 40 })),
-  latch: Type.Optional(Name),
-  bare: Type.Optional(closed({ end: oneOf(BARE_ENDS), wants: oneOf(BARE_WANTS), polarity: Type.Boolean() })),
-  cycles: Type.Optional(closed({ rated: Real, done: Real })),
-});
-
-export const HeaderSchema = closed({
-  id: Name,
-  ...Shape,
-  open: Type.Boolean(),
-  at: Spot,
-  lines: Type.Array(
-    closed({
-      name: Name,
-      kind: oneOf(LINE_KINDS),
-      volts: Type.Optional(Real),
-      maxVolts: Type.Optional(Real),
-    }),
-    { maxItems: MOST_CONTACTS },
-  ),
-  landmark: Type.Optional(Line),
-  easyToMiss: Type.Optional(Type.Boolean()),
-  leave: Type.Optional(Line),
-});
 
 export const MixupsRequestSchema = closed(
   {
@@ -110,17 +66,11 @@ export const FlatCableAnswerSchema = closed(
 );
 
 const Position = oneOf(['open', 'closed'] as const);
-const Words = Type.Record(Name, Name);
 
-export const JumpersRequestSchema = closed(
-  {
-    rules: Type.Array(closed({ when: Words, then: Type.Record(Name, Position) }), { maxItems: 500 }),
-    options: Words,
-    set: Type.Optional(Type.Record(Name, Position)),
-  },
-  { $id: 'JumpersRequest', title: 'Positions jumpers must have on this unit' },
-);
-agrees<Says<typeof JumpersRequestSchema, JumpersRequest>>();
+export const JumpersRequestSchema = closed(JumpersSchema.properties, {
+  $id: 'JumpersRequest',
+  title: 'Positions jumpers must have on this unit',
+});
 
 export const JumpersAnswerSchema = closed(
   {
@@ -156,42 +106,3 @@ export const SettingsDiffAnswerSchema = closed(
   },
   { $id: 'SettingsDiffAnswer' },
 );
-
-const Hole = closed({ x: Real, y: Real });
-const BoardSheet = closed({
-  name: Type.Optional(Name),
-  headers: Type.Optional(
-    Type.Array(
-      closed({
-        id: Name,
-        positions: Real,
-        lines: HeaderSchema.properties.lines,
-        key: Type.Union([Name, Type.Null()]),
-      }),
-      { maxItems: 100 },
-    ),
-  ),
-  holes: Type.Optional(Type.Array(Hole, { maxItems: 60 })),
-  widthMm: Type.Optional(Real),
-  heightMm: Type.Optional(Real),
-  supplyMin: Type.Optional(Real),
-  supplyMax: Type.Optional(Real),
-  firmware: Type.Optional(Name),
-  carries: Type.Optional(Type.Array(Name, { maxItems: 30 })),
-  control: Type.Optional(Name),
-});
-
-/** Old and new board, as they are compared in a job. */
-export const BoardFitRequestSchema = closed({
-  old: BoardSheet,
-  new: BoardSheet,
-  supplyVolts: Type.Optional(Real),
-  jumpers: Type.Optional(
-    closed({
-      rules: JumpersRequestSchema.properties.rules,
-      options: Words,
-      set: Type.Optional(Type.Record(Name, Position)),
-    }),
-  ),
-});
-agrees<Says<typeof BoardFitRequestSchema, BoardFitRequest>>();

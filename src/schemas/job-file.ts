@@ -1,6 +1,5 @@
-import { type Static, Type } from '@sinclair/typebox';
+import { closed, Moment, type Static, Type, Ulid } from '../core/schema/words';
 import { JobEventSchema } from './job-event';
-import { closed, Moment, Ulid } from './words';
 
 /** A whole job as a file: everything derives from its events, so they are all it holds. */
 export const JobFileSchema = Type.Object(

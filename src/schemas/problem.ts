@@ -1,5 +1,4 @@
-import { Type } from '@sinclair/typebox';
-
+import { Type } from '../core/schema/words';
 /** RFC 9457 problem details, with the JSON pointer of the field that is wrong. */
 export const ProblemSchema = Type.Object(
   {

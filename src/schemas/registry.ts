@@ -1,3 +1,5 @@
+import { BatteryFitRequestSchema } from '../core/fit/schema';
+import { UnitMapSchema } from '../core/unit/schema';
 import { CatalogueAnswerSchema, ReadConsoleSchema, WriteConsoleSchema } from './bench';
 import {
   OpenJobSchema,
@@ -20,7 +22,7 @@ import {
   TraceAnswerSchema,
   TraceRequestSchema,
 } from './compute';
-import { BatteryFitAnswerSchema, BatteryFitRequestSchema, ChemistryTableSchema } from './fit';
+import { BatteryFitAnswerSchema, ChemistryTableSchema } from './fit';
 import {
   FlatCableAnswerSchema,
   FlatCableRequestSchema,
@@ -34,7 +36,6 @@ import {
 import { JobEventSchema } from './job-event';
 import { JobFileSchema, PostEventsSchema } from './job-file';
 import { ProblemSchema } from './problem';
-import { UnitMapSchema } from './unit-map';
 
 /** Every document that crosses a border and is checked there. Validators are generated from this list. */
 export const CHECKED = {

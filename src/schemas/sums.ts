@@ -1,6 +1,5 @@
-import { type TObject, type TSchema, Type } from '@sinclair/typebox';
+import { closed, type TObject, type TSchema, Type } from '../core/schema/words';
 import { SUMS, type Sum, type SumInput } from '../core/sums';
-import { closed } from './words';
 
 const Word = Type.String({ minLength: 1, maxLength: 60 });
 

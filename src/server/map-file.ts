@@ -10,9 +10,9 @@ import {
 } from '../core/map-file';
 import { Refusal } from '../core/refusal';
 import { type UnitMap, validateMap } from '../core/unit';
+import { UnitMapSchema } from '../core/unit/schema';
 import { isUnitMap } from '../gen/validators.js';
 import { explain } from '../schemas/explain';
-import { UnitMapSchema } from '../schemas/unit-map';
 import { Problem } from './problem';
 
 const FORMAT = 'mulch map';

@@ -1,7 +1,5 @@
-import type { FirstLead, Hazard, HazardKind, UnitMap } from '../unit';
+import { type FirstLead, HAZARDS, type Hazard, type UnitMap } from '../unit';
 import type { HazardState } from './gates';
-
-const PACKS: ReadonlySet<HazardKind> = new Set<HazardKind>(['cell pack']);
 
 /**
  * Which lead is parted first on a unit, as its map says; otherwise as its pack asks for: a pack of
@@ -14,7 +12,7 @@ const PACKS: ReadonlySet<HazardKind> = new Set<HazardKind>(['cell pack']);
  */
 export function firstLeadOf(map: Pick<UnitMap, 'hazards' | 'firstLead' | 'plugs'>): FirstLead | null {
   if (map.firstLead) return map.firstLead;
-  const pack = map.hazards.find((h) => PACKS.has(h.kind) && h.clear.unplugs);
+  const pack = map.hazards.find((h) => HAZARDS[h.kind].isPack && h.clear.unplugs);
   if (!pack) return null;
   return signalLeads(map, pack).length > 0 ? 'signal before power' : 'battery first';
 }
@@ -51,7 +49,7 @@ export function partFirst(
   const isOff = (p: string) => off.some((o) => same(o, p));
   for (const pack of map.hazards) {
     const power = pack.clear.unplugs;
-    if (!PACKS.has(pack.kind) || !power) continue;
+    if (!HAZARDS[pack.kind].isPack || !power) continue;
     const signals = signalLeads(map, pack);
     if (rule === 'signal before power') {
       const first = same(plug, power) ? signals.find((s) => !isOff(s)) : undefined;

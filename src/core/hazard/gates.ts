@@ -1,5 +1,5 @@
 import { demand } from '../refusal';
-import type { Hazard, HazardKind } from '../unit';
+import { HAZARDS, type Hazard, worstFirst } from '../unit';
 
 export type HazardStatus = 'live' | 'made safe' | 'unknown';
 export type UnitPower = 'on' | 'off' | 'unknown';
@@ -26,19 +26,6 @@ export interface HazardState {
   armed?: { by: string; at: string };
 }
 
-/** Kinds in the order in which they can hurt most. Common practice, no source. */
-const WORST: HazardKind[] = [
-  'mains',
-  'capacitor',
-  'cell pack',
-  'dc',
-  'moving',
-  'hot',
-  'optical',
-  'sharp',
-  'static',
-];
-
 const isArmedBy = (h: Hazard, by: string) =>
   h.armedBy?.some((a) => a.toLowerCase() === by.toLowerCase()) ?? false;
 
@@ -51,7 +38,7 @@ const isArmedBy = (h: Hazard, by: string) =>
  * @example firstHazards(map.hazards)[0].status // 'unknown'
  */
 export const firstHazards = (hazards: Hazard[]): HazardState[] =>
-  hazards.map((h) => ({ id: h.id, status: h.kind === 'cell pack' ? 'live' : 'unknown' }));
+  hazards.map((h) => ({ id: h.id, status: HAZARDS[h.kind].startsLive ? 'live' : 'unknown' }));
 
 /**
  * Makes hazards live again: power coming on, a plug going in. Earlier proofs fall.
@@ -89,7 +76,7 @@ export function clearGate(
 ): HazardState {
   demand(done.acted, `First the act: ${h.clear.act}`, '/acted');
   demand(
-    h.kind === 'mains' || power !== 'on' || !isArmedBy(h, 'power'),
+    HAZARDS[h.kind].unplugsOutlet || power !== 'on' || !isArmedBy(h, 'power'),
     `${h.name}: the power is on. Take it out first`,
     '/hazard',
   );
@@ -151,7 +138,7 @@ export function holding(hazards: Hazard[], states: HazardState[], open: string[]
       const reach = h.clear.inside ? new Set(open) : bare;
       return h.exposedBy?.length ? h.exposedBy.some((a) => reach.has(a)) : reach.size > 0;
     })
-    .sort((a, b) => WORST.indexOf(a.kind) - WORST.indexOf(b.kind));
+    .sort(worstFirst);
 }
 
 export interface LiveLine {
@@ -178,9 +165,5 @@ export function liveLines(hazards: Hazard[], states: HazardState[], open: string
       state: states.find((s) => s.id === hazard.id) ?? { id: hazard.id, status: 'unknown' as const },
       bare: hazard.exposedBy?.length ? hazard.exposedBy.some((a) => open.includes(a)) : true,
     }))
-    .sort(
-      (a, b) =>
-        rank[a.state.status] - rank[b.state.status] ||
-        WORST.indexOf(a.hazard.kind) - WORST.indexOf(b.hazard.kind),
-    );
+    .sort((a, b) => rank[a.state.status] - rank[b.state.status] || worstFirst(a.hazard, b.hazard));
 }

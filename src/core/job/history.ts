@@ -1,7 +1,13 @@
 import type { JobEvent } from './event';
-import { EVENT_KINDS, type EventKind } from './events/index';
-import { effective, open, step } from './reduce';
+import { apart, type BenchEvent } from './kinds';
+import { open } from './kinds/job-opened';
+import { effective, step } from './reduce';
 import type { JobState } from './state';
+
+const said = (e: BenchEvent, before: JobState) => {
+  const { kind, payload } = apart(e);
+  return kind.says(payload, before);
+};
 
 export interface HistoryLine {
   id: string;
@@ -28,7 +34,7 @@ export function history(events: JobEvent[]): HistoryLine[] {
     }
     const before = state as JobState;
     state = step(before, e);
-    return { ...line, text: (EVENT_KINDS[e.type] as EventKind<object>).says(e, before) };
+    return { ...line, text: said(e, before) };
   });
 }
 
@@ -64,13 +70,9 @@ export function story(events: JobEvent[]): StoryLine[] {
     const counts = counting.get(e.id);
     const before = state;
     if (counts) state = e.type === 'job.opened' ? open(e) : step(before as JobState, e);
-    const said =
-      counts?.text ??
-      (e.type === 'job.opened' || !before
-        ? e.type
-        : (EVENT_KINDS[e.type] as EventKind<object>).says(e, before));
-    text.set(e.id, said);
-    return { ...line, text: said, undone: !counts, canUndo: Boolean(counts) && e.type !== 'job.opened' };
+    const words = counts?.text ?? (e.type === 'job.opened' || !before ? e.type : said(e, before));
+    text.set(e.id, words);
+    return { ...line, text: words, undone: !counts, canUndo: Boolean(counts) && e.type !== 'job.opened' };
   });
 }
 

@@ -1,17 +1,18 @@
+export { answerWords, verdictOf } from './answer';
 export * from './event';
-export type { BenchEvent, EventType, Meta, Payload } from './events/index';
-export { EVENT_KINDS } from './events/index';
-export { powerDownLeft } from './events/make-safe';
-export { plugsToMove } from './events/swap';
-export { answerWords, verdictOf } from './events/trace';
 export { designated, type FaceNow, facesNow, faceToShow, type PinTone } from './face-of';
 export { handOverHeldBy } from './hand-over-rule';
 export { type HistoryLine, history, redoTarget, type StoryLine, story, undoTarget } from './history';
 export { type IfAnswered, ifAnswered, sharing } from './if-answered';
+export type { BenchEvent, EventType, Payload } from './kinds';
+export { apart, EVENT_KINDS } from './kinds';
+export { type Meta, type Reported, SECTIONS } from './kinds/kind';
 export { ledgerOf } from './ledger-only';
 export { type Lesson, lessonOf, modelOf } from './lesson';
 export { openAccess } from './open';
 export { type RemedyOption, remedyOptions } from './plan-of';
+export { plugsToMove } from './planned';
+export { powerDownLeft } from './powering-down';
 export { fitOf, type PartFit, preparationsOf } from './prepared';
 export {
   type BeforeAfter,

@@ -1,5 +1,5 @@
 import { deriveChecks, type MapCheck } from '../unit';
-import { verdictOf } from './events/trace';
+import { verdictOf } from './answer';
 import type { JobState, ProofRecord, TraceRecord } from './state';
 
 /** A check that failed before the repair, beside its repeat. */

@@ -1,9 +1,7 @@
-import { firstHazards } from '../hazard';
-import { EMPTY_LEDGER } from '../ledger';
 import { demand, Refusal } from '../refusal';
-import { validateMap } from '../unit';
-import type { JobEvent, JobOpened } from './event';
-import { type BenchEvent, EVENT_KINDS, type EventKind, type Meta } from './events/index';
+import type { JobEvent } from './event';
+import { apart, type BenchEvent } from './kinds';
+import { type JobOpened, open } from './kinds/job-opened';
 import type { JobState } from './state';
 
 /** A job as it is kept: its events, and what they amount to. */
@@ -12,73 +10,13 @@ export interface JobRecord {
   state: JobState;
 }
 
-/** Kinds still welcome after a job was handed over, or while it is parked, without waking it. */
-const ALWAYS = new Set([
-  'note.added',
-  'photo.added',
-  'pin.placed',
-  'pin.removed',
-  'face.added',
-  'timer.started',
-  'timer.ended',
-]);
-
-/** State of a job that has just been opened. */
-export function open(e: JobOpened): JobState {
-  validateMap(e.map);
-  return {
-    id: e.job,
-    tag: e.tag,
-    openedAt: e.at,
-    map: e.map,
-    whole: e.map,
-    ...(e.learned ? { learned: e.learned } : {}),
-    ...(e.unit ? { unit: e.unit } : {}),
-    ...(e.place ? { place: e.place } : {}),
-    intake: null,
-    stop: 'take in',
-    parked: null,
-    power: 'unknown',
-    hazards: firstHazards(e.map.hazards),
-    trace: [],
-    plan: null,
-    out: null,
-    fix: null,
-    failed: [],
-    ledger: EMPTY_LEDGER,
-    proofs: [],
-    handedOver: null,
-    notes: [],
-    photos: [],
-    followed: [],
-    timers: [],
-    holes: {},
-    poweredDown: { done: [] },
-    charges: {},
-    swap: { mode: 'all off', prepared: [], across: [] },
-    subUnits: [],
-    told: [],
-    proving: [],
-    soak: null,
-    consumables: [],
-    batteries: {},
-    boards: {},
-  };
-}
-
-/** An event taken apart: its kind, who made it when, and what it says. */
-function apart(event: BenchEvent) {
-  const { id, at, by, type, ...payload } = event;
-  return { kind: EVENT_KINDS[type] as EventKind<object>, meta: { id, at, by } satisfies Meta, payload };
-}
-
 /** State after one more event that counts. */
 export function step(state: JobState, event: BenchEvent): JobState {
-  if (!ALWAYS.has(event.type)) demand(!state.handedOver, 'this job is handed over. Undo the hand over first');
   const { kind, payload, meta } = apart(event);
+  const wakes = kind.whileParked === 'wakes';
+  if (wakes) demand(!state.handedOver, 'this job is handed over. Undo the hand over first');
   const next = kind.apply(state, payload, meta);
-  const wakes = state.parked && next.parked === state.parked && !ALWAYS.has(event.type);
-  return wakes ? { ...next, parked: null } : next;
+  return wakes && state.parked && next.parked === state.parked ? { ...next, parked: null } : next;
 }
 
 /**
@@ -172,6 +110,6 @@ export function judge(record: JobRecord | null, event: JobEvent): JobRecord {
   if (event.type === 'undone') return undo(record, event);
   const next = step(record.state, event);
   const { kind, payload, meta } = apart(event);
-  kind.admit?.(record.state, payload, meta);
+  if (kind.admit !== 'always') kind.admit(record.state, payload, meta);
   return { events: [...record.events, event], state: next };
 }

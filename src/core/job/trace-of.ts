@@ -1,6 +1,6 @@
 import { suspicion, type TraceAnswer, type TraceLogEntry, type TraceRequest, trace } from '../trace';
 import { deriveChecks, type MapCheck } from '../unit';
-import type { Answer } from './events/trace';
+import type { Answer } from './answer';
 import { openAccess } from './open';
 import { symptomId } from './proofs';
 import { type JobState, PATTERN_Q } from './state';

@@ -1,7 +1,7 @@
 import { demand } from '../refusal';
-import { hazardOfKind } from './hazard-kinds';
+import { type HazardKind, hazardOfKind } from './hazard-kinds';
 import { KIND_DEFAULTS, ladderFor } from './ladders';
-import type { ElementKind, HazardKind, Tap, TapHow, UnitMap } from './map';
+import type { ElementKind, Tap, TapHow, UnitMap } from './map';
 import { validateMap } from './validate';
 
 /** One row of a unit described at the bench: an element and, if there is one, the point after it. */

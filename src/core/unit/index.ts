@@ -1,13 +1,14 @@
 export { type AccessRow, accessTree } from './access-tree';
 export { CHECK_HOWS, type CheckHow, deriveChecks, hazardsOf, type MapCheck } from './checks/index';
 export { cone } from './cone';
+export { coversOver } from './covers-over';
 export { ageMonths, type DateCode, readDateCode } from './date-code';
 export { type DescribedRow, type Description, describeUnit } from './describe';
 export { addElement, connect, freeMark, gapsOf, type MapGap, removeElement, renameElement } from './edit';
 export { removeCover, renameCover } from './edit-cover';
 export * from './face';
 export { faceText, readFaceText } from './face-text';
-export { HAZARD_RECIPES, type HazardRecipe, hazardOfKind } from './hazard-kinds';
+export { HAZARD_KINDS, HAZARDS, type HazardKind, hazardOfKind, worstFirst } from './hazard-kinds';
 export { KIND_DEFAULTS, ladderFor } from './ladders';
 export * from './map';
 export { type Quantity, quantityOf, type ReadAs, readAs, UNITS_KNOWN } from './quantity';

@@ -1,6 +1,7 @@
 import type { Header, Plug } from '../mixups';
 import type { Expect, Power, Remedy } from '../trace';
 import type { Face } from './face';
+import type { GateClear, HazardKind } from './hazard-kinds';
 
 export const ELEMENT_KINDS = [
   'board',
@@ -174,19 +175,6 @@ export interface UnitFunction {
   only?: Only;
 }
 
-export const HAZARD_KINDS = [
-  'mains',
-  'capacitor',
-  'dc',
-  'cell pack',
-  'hot',
-  'sharp',
-  'static',
-  'moving',
-  'optical',
-] as const;
-export type HazardKind = (typeof HAZARD_KINDS)[number];
-
 export interface Hazard {
   id: string;
   kind: HazardKind;
@@ -199,17 +187,7 @@ export interface Hazard {
   exposedBy?: string[];
   /** what brings it back: "power" or the designator of a plug or element */
   armedBy?: string[];
-  clear: {
-    /** what is done: "Unplug at the outlet" */
-    act: string;
-    /** the reading that proves it */
-    reading?: { at: string; unit: string; max: number };
-    /** it can only be done once the cover that bares it is off */
-    inside?: boolean;
-    /** designator of the plug that the act parts */
-    unplugs?: string;
-    caution: string;
-  };
+  clear: GateClear;
   /** of a cell pack: how full it may be before heat or a lever comes near */
   charge?: ChargeLimit;
   only?: Only;

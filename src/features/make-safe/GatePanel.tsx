@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { LiveLine } from '../../core/hazard';
 import { Refusal } from '../../core/refusal';
-import { formatReading, type Hazard, parseReading } from '../../core/unit';
+import { formatReading, HAZARDS, type Hazard, parseReading } from '../../core/unit';
 import { Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { TextField, Wrong } from '../../ui/Field';
@@ -159,7 +159,7 @@ export function GatePanel({ line }: { line: LiveLine }) {
                 </span>
               </form>
             )}
-            {h.kind === 'capacitor' && (
+            {HAZARDS[h.kind].bleeds && (
               <Second small className="justify-self-start" onClick={() => openSum(dischargeOf(h))}>
                 Work the discharge out
               </Second>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { PATTERNS, type Pattern } from '../../core/job';
-import { HAZARD_KINDS, HAZARD_RECIPES, type HazardKind } from '../../core/unit';
+import { HAZARD_KINDS, HAZARDS, type HazardKind } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
 import { Choices, TextField, toggled, Wrong } from '../../ui/Field';
 import { HazardGlyph } from '../../ui/HazardGlyph';
@@ -220,7 +220,7 @@ export function TakeIn() {
                 onPick={(v) => field.onChange(toggled(field.value, v as HazardKind))}
                 options={addable.map((k) => ({
                   value: k,
-                  words: HAZARD_RECIPES.find((r) => r.kind === k)?.name ?? k,
+                  words: HAZARDS[k].name,
                 }))}
                 hint="Each one gets its gate in Make safe."
               />

@@ -8,7 +8,7 @@ import {
   ELEMENT_KINDS,
   type ElementKind,
   HAZARD_KINDS,
-  HAZARD_RECIPES,
+  HAZARDS,
   type HazardKind,
   parseReading,
   type TapHow,
@@ -400,7 +400,7 @@ export function Describe() {
               onPick={(v) => field.onChange(toggled(field.value, v as HazardKind))}
               options={HAZARD_KINDS.map((k) => ({
                 value: k,
-                words: HAZARD_RECIPES.find((r) => r.kind === k)?.name ?? k,
+                words: HAZARDS[k].name,
               }))}
               hint="Each gets its gate before the cover comes off. When in doubt, name it."
             />

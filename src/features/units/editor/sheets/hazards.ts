@@ -1,6 +1,12 @@
 import { Refusal } from '../../../../core/refusal';
 import { CHEMISTRIES } from '../../../../core/sums';
-import { type ChargeLimit, HAZARD_KINDS, type HazardKind, hazardOfKind } from '../../../../core/unit';
+import {
+  type ChargeLimit,
+  HAZARD_KINDS,
+  HAZARDS,
+  type HazardKind,
+  hazardOfKind,
+} from '../../../../core/unit';
 import {
   type Column,
   names,
@@ -118,7 +124,7 @@ export const hazards: Sheet = {
       head: 'Charge at most: %, chemistry, cells',
       kind: 'text',
       width: 220,
-      idle: (map, i) => map.hazards[i]?.kind !== 'cell pack',
+      idle: (map, i) => !HAZARDS[map.hazards[i]?.kind ?? 'static'].isPack,
       read: (map, i) => {
         const c = map.hazards[i]?.charge;
         return c ? `${c.maxPercent}, ${c.chemistry}, ${c.series}` : '';

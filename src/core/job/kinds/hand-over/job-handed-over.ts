@@ -1,0 +1,37 @@
+import { demand } from '../../../refusal';
+import { Line, oneOf, Text, Type } from '../../../schema/words';
+import { handOverHeldBy } from '../../hand-over-rule';
+import { RESULTS } from '../../state';
+import { kind } from '../kind';
+
+/** The unit goes back, or on. */
+export const jobHandedOver = kind({
+  type: 'job.handed-over',
+  payload: {
+    to: Line,
+    result: oneOf(RESULTS),
+    settings: Type.Optional(Line),
+    note: Type.Optional(Text),
+    followUp: Type.Optional(Line),
+  },
+  admit: 'always',
+  apply(state, p, { at, by }) {
+    demand(!state.handedOver, 'this job is handed over already');
+    demand(p.to.trim() !== '', 'say who takes it', '/to');
+    const held = handOverHeldBy(state, p.result);
+    demand(held.length === 0, `Held: ${held.join('; ')}`, '/result');
+    return { ...state, stop: 'hand over', handedOver: { ...p, to: p.to.trim(), at, by } };
+  },
+  says: (p) => `Handed over to ${p.to}: ${p.result}`,
+  reports({ to, result, settings, note, followUp }, _state, { at }, { people }) {
+    const under = 'Handed over' as const;
+    return [
+      { under, at, text: `To ${to.trim()}`, result },
+      ...(settings ? [{ under, text: `Restored: ${settings}` }] : []),
+      ...(note ? [{ under, text: note }] : []),
+      ...(followUp ? [{ under, text: `To be looked at again: ${followUp}` }] : []),
+      { under, text: `Recorded by ${people.join(', ')}` },
+    ];
+  },
+  whileParked: 'wakes',
+});

@@ -1,0 +1,25 @@
+import type { Static, TObject } from '../../schema/words';
+import type { EventKind, Meta } from './kind';
+import * as KINDS from './registry';
+
+type Kinds = (typeof KINDS)[keyof typeof KINDS];
+export type EventType = Kinds['type'];
+type PayloadOf<K> = K extends EventKind<string, infer S> ? Static<TObject<S>> : never;
+export type Payload<T extends EventType> = PayloadOf<Extract<Kinds, { type: T }>>;
+
+/** An event of a known kind with its payload beside its id, time and author. */
+export type BenchEvent = { [T in EventType]: Meta & { type: T } & Payload<T> }[EventType];
+
+/** A kind whose payload is only known to be one of its own: what takes events apart works with these. */
+export type AnyKind = EventKind<EventType, Record<never, never>>;
+
+/** Every kind of event within a job, by its name. */
+export const EVENT_KINDS = Object.fromEntries(Object.values(KINDS).map((k) => [k.type, k])) as unknown as {
+  [T in EventType]: AnyKind;
+};
+
+/** An event taken apart: its kind, who made it when, and what it carries. */
+export function apart(event: BenchEvent) {
+  const { id, at, by, type, ...payload } = event;
+  return { kind: EVENT_KINDS[type], meta: { id, at, by } satisfies Meta, payload };
+}

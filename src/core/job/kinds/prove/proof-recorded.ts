@@ -1,0 +1,39 @@
+import { demand } from '../../../refusal';
+import { ANSWER, answered, answerLine, verdictOf } from '../../answer';
+import { demandLeave } from '../../leave';
+import { withPower } from '../../power';
+import { repeated } from '../../repeated';
+import type { ProofRecord } from '../../state';
+import { kind } from '../kind';
+
+/** A check made after the remedy, to show that it works. */
+export const proofRecorded = kind({
+  type: 'proof.recorded',
+  payload: ANSWER,
+  admit: (state) => demandLeave(state, 'the test', '/check'),
+  apply(state, a, { id, at, by }) {
+    demand(state.fix, 'nothing has been mended yet: do the remedy first', '/check');
+    const check = answered(state, a);
+    const proof: ProofRecord = {
+      id,
+      at,
+      by,
+      check: a.check,
+      outcome: verdictOf(check, a),
+      source: a.source,
+      open: state.ledger.covers.filter((c) => c.state !== 'final').map((c) => c.name),
+      ...(a.reading !== undefined && check.tap?.expect
+        ? { reading: a.reading, unit: check.tap.expect.unit }
+        : {}),
+      ...(a.note ? { note: a.note } : {}),
+    };
+    return {
+      ...withPower(state, check.trace.power, at),
+      stop: 'prove',
+      proofs: [...state.proofs, proof],
+    };
+  },
+  says: (p, state) => `Proof. ${answerLine(state, p)}`,
+  reports: (_p, state, { id }) => repeated(state, id),
+  whileParked: 'wakes',
+});

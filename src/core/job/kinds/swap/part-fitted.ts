@@ -1,0 +1,74 @@
+import { arm } from '../../../hazard';
+import { take, writeOff } from '../../../ledger';
+import { demand } from '../../../refusal';
+import { Line, Type } from '../../../schema/words';
+import { fixLines } from '../../fix-lines';
+import { handsIn } from '../../hands-in';
+import { demandPrepared, planned } from '../../planned';
+import { fitOf } from '../../prepared';
+import { stampsOf } from '../../stamps';
+import { kind } from '../kind';
+
+/** The new part is in. */
+export const partFitted = kind({
+  type: 'part.fitted',
+  payload: { name: Line, serial: Type.Optional(Line), dateCode: Type.Optional(Line) },
+  admit(state) {
+    const fit = fitOf(state, state.out?.element ?? '');
+    const fail = fit?.verdict === 'fail' ? fit.lines.find((l) => l.verdict === 'fail') : undefined;
+    demand(
+      !fail,
+      fail ? `Do not fit it: ${fail.line}, ${fail.why}. Compare them again in Plan` : '',
+      '/name',
+    );
+    demandPrepared(state, 'before in');
+  },
+  apply(state, { name, serial, dateCode }, { id, at }) {
+    const { element, remedy } = planned(state);
+    const { out } = state;
+    demand(out, 'take the old part out first', '/name');
+    demand(name.trim() !== '', 'say what went in', '/name');
+    handsIn(state);
+    const freed = writeOff(state.ledger, out.item, {
+      count: 1,
+      reason: 'replaced',
+      replacement: name.trim(),
+    });
+    const ledger = take(
+      freed,
+      {
+        verb: 'fit',
+        text: `in: ${name}`,
+        fresh: true,
+        item: { kind: 'part', name: name.trim(), count: 1, place: { kind: 'left in the part' } },
+      },
+      { id, at },
+    );
+    const old = stampsOf(out.serial, out.dateCode);
+    const { prepared, across } = state.swap;
+    return {
+      ...state,
+      ledger,
+      hazards: arm(state.map.hazards, state.hazards, element.id, at),
+      stop: 'close up',
+      out: null,
+      fix: {
+        element: element.id,
+        remedy,
+        at,
+        proofsBefore: state.proofs.length,
+        name: name.trim(),
+        oldItem: out.item,
+        newItem: id,
+        ...stampsOf(serial, dateCode),
+        ...(Object.keys(old).length ? { old } : {}),
+        ...(across.length ? { across } : {}),
+        ...(prepared.length ? { prepared } : {}),
+      },
+      swap: { ...state.swap, prepared: [], across: [] },
+    };
+  },
+  says: (p) => `In: ${p.name}${p.serial ? `, serial ${p.serial}` : ''}`,
+  reports: (_p, state, { at }) => fixLines(state, at),
+  whileParked: 'wakes',
+});

@@ -1,0 +1,34 @@
+import { demand } from '../../../refusal';
+import { Line, Type } from '../../../schema/words';
+import { fixLines } from '../../fix-lines';
+import { handsIn } from '../../hands-in';
+import { planned, reached } from '../../planned';
+import { kind } from '../kind';
+
+/** A remedy that replaces nothing is done: set, reseated, cleaned. */
+export const remedyDone = kind({
+  type: 'remedy.done',
+  payload: { note: Type.Optional(Line) },
+  admit: 'always',
+  apply(state, { note }, { at }) {
+    const { plan, element, remedy } = planned(state);
+    demand(plan.remedyKind !== 'replace', 'a replacement is recorded by what came out and what went in');
+    demand(!state.fix, 'this remedy is done already');
+    reached(state, element.needs);
+    handsIn(state);
+    return {
+      ...state,
+      stop: 'close up',
+      fix: {
+        element: element.id,
+        remedy,
+        at,
+        proofsBefore: state.proofs.length,
+        name: note?.trim() || plan.name,
+      },
+    };
+  },
+  says: (_p, state) => `Done: ${state.plan?.name ?? 'remedy'}`,
+  reports: (_p, state, { at }) => fixLines(state, at),
+  whileParked: 'wakes',
+});

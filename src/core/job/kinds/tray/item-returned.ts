@@ -1,0 +1,45 @@
+import { arm } from '../../../hazard';
+import { BACK_STATES, giveBack, holds, specOf, tally, tooLong, unmeasuredTwin } from '../../../ledger';
+import { demand } from '../../../refusal';
+import { Count, oneOf } from '../../../schema/words';
+import { holesOf } from '../../../unit';
+import { itemOf, itemSpec } from '../../came-off';
+import { handsIn } from '../../hands-in';
+import type { JobState } from '../../state';
+import { withTimer } from '../../timing';
+import { kind } from '../kind';
+import { ItemId } from './draft-schema';
+
+/** Some of a thing goes back, so far. */
+export const itemReturned = kind({
+  type: 'item.returned',
+  payload: { item: ItemId, count: Count, state: oneOf(BACK_STATES) },
+  admit(state, p) {
+    const i = itemOf(state, p.item);
+    if (i?.kind !== 'fastener') return;
+    const cover = state.ledger.covers.find((c) => i.from && holds(i.from, c));
+    const long = tooLong(i, cover ? holesOf(state.map.faces, cover.id) : []);
+    demand(!long, long ?? '', '/item');
+    const twin = unmeasuredTwin(state.ledger.items, i);
+    demand(
+      !twin,
+      twin ? `Lay one on the rule first: ${specOf(i)} and ${specOf(twin)} look alike` : '',
+      '/item',
+    );
+  },
+  apply(state, p, { id, at }) {
+    const i = itemOf(state, p.item);
+    if (i && i.kind !== 'fastener' && !i.cover) handsIn(state);
+    const hazards = i?.kind === 'plug' ? arm(state.map.hazards, state.hazards, i.name, at) : state.hazards;
+    const ledger = giveBack(state.ledger, p.item, p.count, p.state);
+    const next: JobState = { ...state, hazards, ledger, stop: state.fix ? 'close up' : state.stop };
+    const home = ledger.items.find((x) => x.id === p.item);
+    const cures = home && tally(home).off === 0 ? home.back?.cureMinutes : undefined;
+    return home && cures
+      ? withTimer(next, { id, what: `${specOf(home)} cures`, startedAt: at, minutes: cures })
+      : next;
+  },
+  says: (p, state) => `${p.count} × ${itemSpec(state, p.item)} ${p.state}`,
+  reports: 'nothing',
+  whileParked: 'wakes',
+});

@@ -1,0 +1,67 @@
+import { coverOf, holds, noteBack, placeWords, specOf, take } from '../../../ledger';
+import { demand } from '../../../refusal';
+import { Line, Name, Type } from '../../../schema/words';
+import { coversOver } from '../../../unit';
+import { cameOff } from '../../came-off';
+import { handsIn } from '../../hands-in';
+import type { JobState } from '../../state';
+import { withTimer } from '../../timing';
+import { waits } from '../../waits';
+import { kind } from '../kind';
+import { ItemDraftSchema } from './draft-schema';
+
+/** Covers that lie over a cover of the map, or over its screws; undefined where the map does not say. */
+function liesUnder(state: JobState, cover: string | undefined, from: string | undefined) {
+  const at = state.map.access.find((a) => a.id === cover || holds(from, a));
+  return at ? coversOver(state.map.access, at.needs) : undefined;
+}
+
+/** A move on the way in: what came off and where it lies, or which side is up now. */
+export const moveRecorded = kind({
+  type: 'move.recorded',
+  payload: {
+    verb: Name,
+    text: Line,
+    item: Type.Union([ItemDraftSchema, Type.Null()]),
+    sideUp: Type.Optional(Name),
+    /** move of the unit's recipe that this was */
+    move: Type.Optional(Name),
+  },
+  admit: waits,
+  apply(state, { move: recipe, ...move }, { id, at }) {
+    const known = state.map.moves?.find((m) => m.id === recipe);
+    demand(recipe === undefined || known, `${recipe} is no move of this unit’s way in`, '/move');
+    const cover = move.item?.kind === 'part' ? coverOf(move.item.name, state.map.access) : undefined;
+    if (move.item && (cover || state.ledger.covers.length > 0))
+      handsIn(state, cover, move.item.kind === 'plug' ? move.item.name : undefined);
+    const within = state.subUnits.find((u) => !u.leftAt)?.id;
+    const under = liesUnder(state, cover, move.item?.kind === 'fastener' ? move.item.from : undefined);
+    const taken = take(
+      state.ledger,
+      {
+        ...move,
+        ...(cover ? { cover } : {}),
+        ...(within ? { within } : {}),
+        ...(under ? { under } : {}),
+      },
+      { id, at },
+    );
+    const ledger = known?.back && move.item ? noteBack(taken, id, known.back) : taken;
+    const early = state.stop === 'take in' || state.stop === 'trace';
+    const next: JobState = {
+      ...state,
+      ledger,
+      ...(recipe ? { followed: [...state.followed, recipe] } : {}),
+      stop: early || state.fix ? state.stop : 'open up',
+    };
+    return known?.handsOff
+      ? withTimer(next, { id, what: known.text, startedAt: at, minutes: known.handsOff })
+      : next;
+  },
+  says: (p) =>
+    p.item
+      ? `${p.verb} ${p.item.count === null ? 'several' : p.item.count} × ${specOf(p.item)}, kept ${placeWords(p.item.place)}`
+      : `Flipped, ${p.sideUp} up`,
+  reports: (_p, state, { id }) => cameOff(state, id),
+  whileParked: 'wakes',
+});

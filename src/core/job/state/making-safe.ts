@@ -1,0 +1,29 @@
+import { firstHazards, type HazardState, type Source, type UnitPower } from '../../hazard';
+import type { FirstLead, UnitMap } from '../../unit';
+
+export interface ChargeRead {
+  percent: number;
+  /** rest voltage it was worked out from, and which chemistry rows were in force */
+  volts?: number;
+  chemistry?: number;
+  source: Source;
+  at: string;
+}
+
+export interface MakingSafe {
+  power: UnitPower;
+  hazards: HazardState[];
+  /** steps of powering down that were done, or why they were passed over */
+  poweredDown: { done: string[]; passed?: { reason: string; at: string } };
+  /** how full each pack was read, by hazard */
+  charges: Record<string, ChargeRead>;
+  /** which lead is parted first on this unit; as the pack asks for when absent */
+  firstLead?: FirstLead | 'no rule';
+}
+
+export const startMakingSafe = (map: UnitMap): MakingSafe => ({
+  power: 'unknown',
+  hazards: firstHazards(map.hazards),
+  poweredDown: { done: [] },
+  charges: {},
+});

@@ -1,0 +1,38 @@
+import type { BoardFitRequest } from '../../board';
+import type { BatteryFitRequest } from '../../fit';
+import type { RemedyKind } from '../../unit';
+
+export interface Plan {
+  kind: 'remedy' | 'refer';
+  element?: string;
+  remedy?: string;
+  remedyKind?: RemedyKind;
+  name: string;
+  minutes?: number;
+  parts: string[];
+  /** chance that it mends the unit, as reckoned when it was chosen */
+  chance?: number;
+  why: string;
+  /** taken from what the unit itself said, without tracing */
+  saidByUnit?: boolean;
+  at: string;
+}
+
+/** Two battery sheets as they were compared, with the chemistry that was in force. */
+export interface BatteryCompared {
+  request: BatteryFitRequest;
+  /** how often the chemistry rows had been changed; 0 as shipped */
+  chemistry: number;
+  at: string;
+  by: string;
+}
+
+export interface Planning {
+  plan: Plan | null;
+  /** old and new battery laid beside each other, by element */
+  batteries: Record<string, BatteryCompared>;
+  /** old and new board, likewise */
+  boards: Record<string, { request: BoardFitRequest; at: string; by: string }>;
+}
+
+export const startPlanning = (): Planning => ({ plan: null, batteries: {}, boards: {} });

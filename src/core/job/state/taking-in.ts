@@ -1,0 +1,44 @@
+import type { ReferRequest } from '../../refer';
+
+export const PATTERNS = ['always', 'now and then', 'rarely', 'only when warm'] as const;
+export type Pattern = (typeof PATTERNS)[number];
+
+/** Chance that one exercise of the faulty element shows it, by how often the symptom comes. Common practice, no source. */
+export const PATTERN_Q: Record<Pattern, number> = {
+  always: 1,
+  'now and then': 0.5,
+  rarely: 0.2,
+  'only when warm': 0.5,
+};
+
+export interface Intake {
+  /** the function that fails, by its id on the map */
+  function: string;
+  /** further functions that fail with it */
+  alsoFails?: string[];
+  /** in the owner's words */
+  symptom: string;
+  pattern: Pattern;
+  since?: string;
+  variant?: string;
+  /** message, code or lamp of the unit itself */
+  unitSays?: string;
+  /** what the owner would lose: data, settings, seals */
+  keep: string[];
+  /** whether it was to be repaired or referred, with the figures */
+  weighed?: Weighed;
+}
+
+/** The figures behind repair or refer, and what was chosen. */
+export interface Weighed extends ReferRequest {
+  advice: 'repair' | 'refer';
+  choice: 'repair' | 'refer';
+  /** why it went against the advice */
+  reason?: string;
+}
+
+export interface TakingIn {
+  intake: Intake | null;
+}
+
+export const startTakingIn = (): TakingIn => ({ intake: null });

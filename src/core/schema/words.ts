@@ -1,0 +1,105 @@
+import {
+  Array as ArrayOf,
+  Boolean as BooleanOf,
+  Integer,
+  Literal,
+  Null,
+  Number as NumberOf,
+  Object as ObjectOf,
+  Optional,
+  Record as RecordOf,
+  type Static,
+  String as StringOf,
+  type TObject,
+  type TSchema,
+  Tuple,
+  Union,
+  Unknown,
+  Unsafe,
+} from '@sinclair/typebox';
+
+export type { Static, TObject, TSchema };
+
+/** What schemas are written with: only these builders reach the browser. */
+export const Type = {
+  Array: ArrayOf,
+  Boolean: BooleanOf,
+  Integer,
+  Literal,
+  Null,
+  Number: NumberOf,
+  Object: ObjectOf,
+  Optional,
+  Record: RecordOf,
+  String: StringOf,
+  Tuple,
+  Union,
+  Unknown,
+  Unsafe,
+};
+
+/** A short name: an id, a designator, a title. */
+export const Name = Type.String({ minLength: 1, maxLength: 120 });
+/** A line of free text, may be empty. */
+export const Line = Type.String({ maxLength: 400 });
+/** A paragraph. */
+export const Text = Type.String({ maxLength: 4000 });
+export const Ulid = Type.String({ pattern: '^[0-9A-HJKMNP-TV-Z]{26}$', maxLength: 26 });
+export const Moment = Type.String({ format: 'date-time', maxLength: 40 });
+export const Minutes = Type.Number({ minimum: 0, maximum: 100_000 });
+export const Chance = Type.Number({ minimum: 0, maximum: 1 });
+export const Count = Type.Integer({ minimum: 0, maximum: 9999 });
+
+/** One of a list of words that the core names. */
+export const oneOf = <T extends readonly string[]>(words: T) =>
+  Type.Unsafe<T[number]>({ type: 'string', enum: [...words] });
+
+/** An object that refuses properties it does not know. */
+export const closed = <P extends Record<string, TSchema>>(properties: P, options: object = {}) =>
+  Type.Object(properties, { additionalProperties: false, ...options });
+
+/** A choice told by one property, so that an error names the right branch. */
+export const toldBy = <T extends TSchema[]>(property: string, branches: [...T]) =>
+  Type.Unsafe<Static<T[number]>>({
+    type: 'object',
+    required: [property],
+    discriminator: { propertyName: property },
+    oneOf: branches,
+  });
+
+/** Keys of every member of a union. */
+type Keys<T> = T extends unknown ? keyof T : never;
+/** What stands under a key in any member of a union. */
+type At<T, K extends PropertyKey> = T extends unknown ? (K extends keyof T ? T[K] : never) : never;
+type Plain = string | number | boolean | null | undefined;
+type Lists<T> = Extract<T, readonly unknown[]>;
+type Objects<T> = Exclude<T, Plain | readonly unknown[]>;
+type SameItems<A, B> = [Lists<A>] extends [never] ? true : SameKeys<Lists<A>[number], Lists<B>[number]>;
+
+/** Whether two types have the same properties all the way down: assignability alone lets an optional one slip. */
+type SameKeys<A, B> = unknown extends A
+  ? true
+  : SameItems<A, B> extends true
+    ? [Objects<A>] extends [never]
+      ? true
+      : [Keys<Objects<A>>] extends [Keys<Objects<B>>]
+        ? [Keys<Objects<B>>] extends [Keys<Objects<A>>]
+          ? false extends { [K in Keys<Objects<A>>]: SameKeys<At<Objects<A>, K>, At<Objects<B>, K>> }[Keys<
+              Objects<A>
+            >]
+            ? false
+            : true
+          : false
+        : false
+    : false;
+
+/** Compiles only when a schema says exactly what a core type says: no property more, none less. */
+export type Says<Schema extends TSchema, Core> = Same<Static<Schema>, Core>;
+export type Same<Told, Core> = [Told] extends [Core]
+  ? [Core] extends [Told]
+    ? SameKeys<Told, Core> extends true
+      ? true
+      : 'one of the two has a property that the other lacks'
+    : 'the core type is wider'
+  : 'the schema is wider';
+export const agrees = <_T extends true>(): void => {};

@@ -1,0 +1,43 @@
+/** The act that clears a gate, and the reading that proves it. */
+export interface GateClear {
+  /** what is done: "Unplug at the outlet" */
+  act: string;
+  /** the reading that proves it */
+  reading?: { at: string; unit: string; max: number };
+  /** it can only be done once the cover that bares it is off */
+  inside?: boolean;
+  /** designator of the plug that the act parts */
+  unplugs?: string;
+  caution: string;
+}
+
+/**
+ * One kind of hazard, whole: its usual gate for units described at the bench, and what the rules ask of
+ * it. The limits are usual practice, stated with their source; they say what to read, never that a
+ * thing may be touched.
+ */
+export interface HazardDefinition<K extends string> {
+  kind: K;
+  name: string;
+  detail: string;
+  /** it concerns every hand in the unit, not one place */
+  wholeUnit: boolean;
+  /** what brings it back: "power", or nothing but its own plug */
+  armedBy: string[];
+  clear: GateClear;
+  /** live before anybody acted: a cell has no switch */
+  startsLive: boolean;
+  /** a pack with leads of its own, of which one is parted first */
+  isPack: boolean;
+  /** its act takes the power out at the outlet */
+  unplugsOutlet: boolean;
+  /** it empties by itself or through a resistor: the sum for that is offered */
+  bleeds: boolean;
+  /** the line of its sign, in a field of 20 × 18 */
+  sign: string;
+}
+
+export const LOCAL = 'Local codes, the maker’s instructions and licensed practice come first.';
+
+/** Gives a definition the name of its kind as a type. */
+export const hazardKind = <K extends string>(d: HazardDefinition<K>): HazardDefinition<K> => d;
