@@ -4,8 +4,6 @@ import Ajv from 'ajv';
 import standaloneCode from 'ajv/dist/standalone/index.js';
 import addFormats from 'ajv-formats';
 import { build } from 'esbuild';
-import { CHECKED } from '../src/schemas/registry';
-import { SUM_REQUESTS } from '../src/schemas/sums';
 
 const ajv = new Ajv({
   allErrors: false,
@@ -17,27 +15,25 @@ const ajv = new Ajv({
   code: { source: true, esm: true },
 });
 addFormats(ajv);
-const names = Object.keys(CHECKED) as (keyof typeof CHECKED)[];
+
+const FILE = 'src/gen/validators.js';
+mkdirSync('src/gen', { recursive: true });
+// The documents are read off the endpoints, and those look for the validators: an empty list will do here.
+writeFileSync(FILE, 'export const guards = {};\n');
+const { checkedDocuments } = await import('../src/server/documents');
+const documents = checkedDocuments();
+const names = Object.keys(documents);
 // A part that is itself a checked document is referred to, so that it is compiled once.
 const parts = (schema: unknown, top: boolean): unknown => {
   if (Array.isArray(schema)) return schema.map((s) => parts(s, false));
   if (!schema || typeof schema !== 'object') return schema;
   const id = (schema as { $id?: string }).$id;
-  if (!top && id && id in CHECKED) return { $ref: id };
+  if (!top && id && id in documents) return { $ref: id };
   return Object.fromEntries(Object.entries(schema).map(([k, v]) => [k, parts(v, false)]));
 };
-for (const name of names) ajv.addSchema(parts(JSON.parse(JSON.stringify(CHECKED[name])), true) as object);
-const sums = Object.entries(SUM_REQUESTS).map(([name, schema]) => ({
-  name,
-  id: schema.$id as string,
-  schema,
-}));
-for (const { id, schema } of sums) ajv.addSchema(JSON.parse(JSON.stringify(schema)) as object, id);
-const code = `${standaloneCode(
-  ajv,
-  Object.fromEntries([...names, ...sums.map((s) => s.id)].map((n) => [`is${n}`, n])),
-)}
-export const sumGuards = {${sums.map((s) => `${JSON.stringify(s.name)}: is${s.id}`).join(',')}};`;
+for (const name of names) ajv.addSchema(parts(JSON.parse(JSON.stringify(documents[name])), true) as object);
+const code = `${standaloneCode(ajv, Object.fromEntries(names.map((n) => [`is${n}`, n])))}
+export const guards = {${names.map((n) => `${JSON.stringify(n)}: is${n}`).join(',')}};`;
 const out = await build({
   stdin: { contents: code, resolveDir: process.cwd(), loader: 'js' },
   bundle: true,
@@ -50,18 +46,13 @@ const out = await build({
 });
 const js = out.outputFiles[0]?.text ?? '';
 if (/\bnew Function\b|\beval\(/.test(js)) throw new Error('a validator would build code at run time');
-mkdirSync('src/gen', { recursive: true });
-writeFileSync('src/gen/validators.js', js);
+writeFileSync(FILE, js);
 writeFileSync(
   'src/gen/validators.d.ts',
   `import type { ErrorObject } from 'ajv';
-import type { Static } from '@sinclair/typebox';
-import type { CHECKED } from '../schemas/registry';
-import type { Value } from '../core/sums';
-interface Validator<T> { (data: unknown): data is T; errors?: ErrorObject[] | null }
-${names.map((n) => `export declare const is${n}: Validator<Static<(typeof CHECKED)['${n}']>>;`).join('\n')}
-/** Guards of the bench sums, by name. */
-export declare const sumGuards: Record<string, Validator<Record<string, Value>>>;
+interface Validator { (data: unknown): data is unknown; errors?: ErrorObject[] | null }
+/** Guards of every checked document, by its name. */
+export declare const guards: Record<string, Validator>;
 `,
 );
 console.log(`validators: ${names.length}, ${Math.round(js.length / 1024)} kB`);

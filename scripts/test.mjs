@@ -49,7 +49,8 @@ ensureBuild();
 rmSync('test-results', { recursive: true, force: true });
 mkdirSync('test-results', { recursive: true });
 suite('types', node('node_modules/astro/astro.js', 'check', '--minimumSeverity', 'error'));
-suite('lint and layers', run('node_modules/.bin/biome', ['check', '--error-on-warnings', '.']));
+suite('lint', run('node_modules/.bin/biome', ['check', '--error-on-warnings', '.']));
+suite('layers', run('node_modules/.bin/depcruise', ['src', '--config', '.dependency-cruiser.mjs']));
 const units = node(
   'node_modules/vitest/vitest.mjs',
   'run',

@@ -1,24 +1,25 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { Refusal } from '../src/core/refusal';
-import {
-  isJobEvent,
-  isJobFile,
-  isLedgerRequest,
-  isOpenJob,
-  isPostEvents,
-  isSaveUnit,
-  isTraceRequest,
-  isUnitMap,
-} from '../src/gen/validators.js';
 import { explain } from '../src/schemas/explain';
-import { endpoint, json, readBody } from '../src/server/endpoint';
+import { answering, json } from '../src/server/answer';
+import { readBody } from '../src/server/body';
+import { checkedDocuments } from '../src/server/documents';
+import { guardOf } from '../src/server/guard';
 import { Problem, problemResponse, refused } from '../src/server/problem';
 
-type Handler = (ctx: never) => Promise<Response>;
+const documents = checkedDocuments();
+const guard = (name: string) => guardOf(documents[name] as (typeof documents)[string]);
+const isJobEvent = guard('JobEvent');
+const isJobFile = guard('JobFile');
+const isLedgerRequest = guard('LedgerRequest');
+const isOpenJob = guard('OpenJob');
+const isPostEvents = guard('PostEvents');
+const isSaveUnit = guard('SaveUnit');
+const isTraceRequest = guard('TraceRequest');
+const isUnitMap = guard('UnitMap');
 const answer = async (handle: () => Promise<Response>) => {
-  const route = endpoint(handle) as unknown as Handler;
-  const res = await route({ url: new URL('http://127.0.0.1/api/x') } as never);
+  const res = await answering('/api/x', handle);
   return {
     status: res.status,
     type: res.headers.get('content-type'),

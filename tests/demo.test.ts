@@ -17,9 +17,13 @@ import {
 import { reportOf } from '../src/core/report';
 import { trace } from '../src/core/trace';
 import { cone, deriveChecks, hazardsOf, validateMap } from '../src/core/unit';
+import { UnitMapSchema } from '../src/core/unit/schema';
 import { DEMO_UNITS, demoJobs } from '../src/demo/jobs';
-import { isJobEvent, isUnitMap } from '../src/gen/validators.js';
+import { JobEventSchema } from '../src/schemas/job-event';
+import { guardOf } from '../src/server/guard';
 
+const isJobEvent = guardOf(JobEventSchema);
+const isUnitMap = guardOf(UnitMapSchema);
 const JOBS = demoJobs(new Date('2026-11-25T15:00:00Z'), ['a', 'b', 'c', 'd', 'e']);
 const units = DEMO_UNITS.map(({ map }) => [map.name, map] as const);
 

@@ -10,7 +10,8 @@ import { allSummaries } from '../src/data/jobs';
 import { allUnits } from '../src/data/units';
 import { DEMO_UNITS } from '../src/demo/jobs';
 import { seedDemo } from '../src/demo/seed';
-import { isJobFile } from '../src/gen/validators.js';
+import { JobFileSchema } from '../src/schemas/job-file';
+import { guardOf } from '../src/server/guard';
 import { exportJob, importJob } from '../src/server/job-file';
 import { lessonsOf, resetLessons } from '../src/server/lessons';
 import { nextTag, openJob } from '../src/server/open-job';
@@ -145,7 +146,7 @@ describe('job file', () => {
         const file = JSON.parse(
           JSON.stringify(await exportJob(db, store, await job(tag), new Date('2026-11-25T15:00:00Z'))),
         );
-        expect(isJobFile(file), JSON.stringify(isJobFile.errors)).toBe(true);
+        expect(guardOf(JobFileSchema)(file), JSON.stringify(guardOf(JobFileSchema).errors)).toBe(true);
         expect((await importJob(other, store, file)).added).toBe(file.events.length);
         expect((await importJob(other, store, file)).added).toBe(0);
         expect(await exportJob(other, store, file.job, new Date('2026-11-25T15:00:00Z'))).toEqual(file);
@@ -295,7 +296,7 @@ describe('pictures', () => {
     await postEvents(db, id, [event, pictured], 0);
     const file = await exportJob(db, store, id, new Date());
     expect(new Set(file.photos?.map((p) => p.file))).toEqual(new Set([kept.file, face.file]));
-    expect(isJobFile(JSON.parse(JSON.stringify(file)))).toBe(true);
+    expect(guardOf(JobFileSchema)(JSON.parse(JSON.stringify(file)))).toBe(true);
     const elsewhere = path.join(folder, 'elsewhere');
     const other = await open(elsewhere);
     const shelf = folderStore(path.join(elsewhere, 'photos'));

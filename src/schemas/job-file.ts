@@ -23,13 +23,3 @@ export const JobFileSchema = Type.Object(
   { $id: 'JobFile', title: 'A job as a file', additionalProperties: true },
 );
 export type JobFile = Static<typeof JobFileSchema>;
-
-export const PostEventsSchema = closed(
-  {
-    events: Type.Array(JobEventSchema, { minItems: 1, maxItems: 500 }),
-    /** how many events the sender knows: the answer brings those after it */
-    after: Type.Integer({ minimum: 0 }),
-  },
-  { $id: 'PostEvents' },
-);
-export type PostEvents = Static<typeof PostEventsSchema>;

@@ -1,5 +1,5 @@
 import { closed, type TObject, type TSchema, Type } from '../core/schema/words';
-import { SUMS, type Sum, type SumInput } from '../core/sums';
+import type { Sum, SumInput } from '../core/sums';
 
 const Word = Type.String({ minLength: 1, maxLength: 60 });
 
@@ -56,8 +56,3 @@ export const sumAnswer = (sum: Sum): TObject =>
     },
     { $id: `${sumId(sum.name)}Answer` },
   );
-
-/** Requests of every sum, by its name. */
-export const SUM_REQUESTS: Record<string, TObject> = Object.fromEntries(
-  SUMS.map((s) => [s.name, sumRequest(s)]),
-);

@@ -1,5 +1,5 @@
-import { isCatalogueAnswer } from '../gen/validators.js';
-import type { CatalogueAnswer } from '../schemas/bench';
+import { type CatalogueAnswer, CatalogueAnswerSchema } from '../schemas/catalogue';
+import { guardOf } from './guard';
 import { Problem } from './problem';
 
 const TIMEOUT_MS = 4000;
@@ -44,7 +44,7 @@ export async function searchCatalogue(
   } catch {
     // said below
   }
-  if (!isCatalogueAnswer(answer))
+  if (!guardOf(CatalogueAnswerSchema)(answer))
     throw new Problem(502, 'Wrong answer', 'the catalogue did not answer as a catalogue does');
   return answer;
 }

@@ -1,9 +1,13 @@
 import path from 'node:path';
 import { type Database, openDatabase } from '../data/database';
-import { seedDemo } from '../demo/seed';
-import { log } from './log';
 
 let opened: Promise<Database> | undefined;
+const first: ((db: Database) => Promise<void>)[] = [];
+
+/** Something to be done once the database is open, before anybody uses it. */
+export function whenOpened(act: (db: Database) => Promise<void>): void {
+  first.push(act);
+}
 
 /** The database of this process, opened and migrated at first use. */
 export function database(): Promise<Database> {
@@ -21,6 +25,6 @@ async function open(): Promise<Database> {
     token: process.env.MULCH_DATABASE_TOKEN || undefined,
     migrations: path.join(process.env.MULCH_ROOT ?? process.cwd(), 'drizzle'),
   });
-  if (process.env.MULCH_DEMO === '1' && (await seedDemo(db, new Date()))) log.info('seeded Saltmarsh Pier');
+  for (const act of first) await act(db);
   return db;
 }

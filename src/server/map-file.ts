@@ -11,8 +11,8 @@ import {
 import { Refusal } from '../core/refusal';
 import { type UnitMap, validateMap } from '../core/unit';
 import { UnitMapSchema } from '../core/unit/schema';
-import { isUnitMap } from '../gen/validators.js';
 import { explain } from '../schemas/explain';
+import { guardOf } from './guard';
 import { Problem } from './problem';
 
 const FORMAT = 'mulch map';
@@ -46,8 +46,9 @@ function parsed(text: string): UnitMap {
   const file = data as { format?: unknown; map?: unknown } | null;
   const map = file?.format === FORMAT ? file.map : data;
   const kept = withExtra(map);
-  if (!isUnitMap(kept)) {
-    const { path, reason } = explain(isUnitMap.errors);
+  const isMap = guardOf<typeof UnitMapSchema>(UnitMapSchema);
+  if (!isMap(kept)) {
+    const { path, reason } = explain(isMap.errors);
     throw new Problem(400, 'Not a map', path ? `${path} ${reason}` : reason, path);
   }
   return kept;

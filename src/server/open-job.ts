@@ -2,7 +2,6 @@ import { type JobEvent, judge, summarise } from '../core/job';
 import type { Database } from '../data/database';
 import { allTags, insertJob, summaryOf } from '../data/jobs';
 import { unitById } from '../data/units';
-import type { OpenJob } from '../schemas/commands';
 import { learnedFor } from './lessons';
 import { Problem } from './problem';
 
@@ -16,6 +15,16 @@ export function nextTag(tags: string[]): string {
     null,
   );
   return highest ? `${highest[1]}${Number(highest[2]) + 1}` : `J-${FIRST}`;
+}
+
+export interface OpenJob {
+  /** id of the new job, and of its first event */
+  job: string;
+  event: string;
+  at: string;
+  by: string;
+  unit: string;
+  place?: string;
 }
 
 /** Opens a job on a unit. Asking again with the same id answers the same job. */

@@ -13,3 +13,9 @@ export async function readJob(
   if (all.length === 0) throw new Problem(404, 'No such job', `there is no job ${job} on this Mulch`);
   return { events: all.slice(after), seq: all.length };
 }
+
+/** What a job is called, from its opening. */
+export function tagOf(events: JobEvent[]): string {
+  const [opened] = events;
+  return opened?.type === 'job.opened' ? opened.tag : 'job';
+}

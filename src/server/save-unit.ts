@@ -1,8 +1,15 @@
-import { validateMap } from '../core/unit';
+import { type UnitMap, validateMap } from '../core/unit';
 import type { Database } from '../data/database';
 import { insertUnit, replaceUnit, unitById } from '../data/units';
-import type { SaveUnit } from '../schemas/commands';
 import { Problem } from './problem';
+
+export interface SaveUnit {
+  id: string;
+  /** it was begun from; 0 for a new one */
+  version: number;
+  map: UnitMap;
+  place?: string;
+}
 
 /**
  * Keeps a map. A stale save is refused with the version that is kept now, so that both can be shown.

@@ -29,3 +29,11 @@ export const ChemistryRowSchema = closed({
   source: Line,
 });
 agrees<Says<typeof ChemistryRowSchema, ChemistryRow>>();
+
+export const ChemistryTableSchema = closed(
+  {
+    version: Type.Integer({ minimum: 0 }),
+    rows: Type.Array(ChemistryRowSchema, { minItems: 1, maxItems: 100 }),
+  },
+  { $id: 'ChemistryTable', title: 'Chemistry rows; the version is the one they were begun from' },
+);

@@ -1,4 +1,4 @@
-import { closeRefusals, placeWords, specOf, tally, twins } from '../ledger';
+import { type CoverState, closeRefusals, placeWords, specOf, tally, twins } from '../ledger';
 import { Refusal } from '../refusal';
 import type { UnitMap } from '../unit';
 import type { JobEvent } from './event';
@@ -25,6 +25,23 @@ const BARE: UnitMap = {
   functions: [{ id: 'works', name: 'works', output: 'unit' }],
 };
 
+/** What is off, what may close, and what could be exchanged by mistake. */
+export interface LedgerAnswer {
+  items: {
+    id: string;
+    what: string;
+    taken: number;
+    off: number;
+    back: number;
+    writtenOff: number;
+    /** pieces in each state */
+    by: Record<string, number>;
+    place: string;
+  }[];
+  covers: { cover: string; state: CoverState; finalCloseRefuses: string[] }[];
+  twins: { a: string; b: string; protrusionMm: number; differs: 'length' | 'thread' }[];
+}
+
 function foldAt(opened: JobEvent, events: JobEvent[]) {
   try {
     return fold([opened, ...events]);
@@ -44,7 +61,7 @@ function foldAt(opened: JobEvent, events: JobEvent[]) {
  * @throws Refusal with the path `/events/n` of the event that breaks a rule
  * @example ledgerOf([unplugJ7]).items[0].off // 1
  */
-export function ledgerOf(events: JobEvent[]) {
+export function ledgerOf(events: JobEvent[]): LedgerAnswer {
   const opened: JobEvent = {
     type: 'job.opened',
     id: 'opened',
@@ -60,7 +77,7 @@ export function ledgerOf(events: JobEvent[]) {
       id: i.id,
       what: specOf(i),
       ...tally(i),
-      by: i.by as Record<string, number>,
+      by: { ...i.by },
       place: placeWords(i.place),
     })),
     covers: ledger.covers.map((c) => ({

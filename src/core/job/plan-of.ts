@@ -1,4 +1,4 @@
-import type { MapRemedy } from '../unit';
+import { coversOver, type MapRemedy } from '../unit';
 import { openAccess } from './open';
 import type { JobState } from './state';
 
@@ -27,13 +27,7 @@ export function remedyOptions(state: JobState, element: string, suspicion: numbe
   const e = state.map.elements.find((x) => x.id === element);
   if (!e) return [];
   const open = new Set(openAccess(state));
-  const wanted = new Set<string>();
-  const add = (id: string) => {
-    if (open.has(id) || wanted.has(id)) return;
-    wanted.add(id);
-    for (const n of state.map.access.find((a) => a.id === id)?.needs ?? []) add(n);
-  };
-  for (const id of e.needs ?? []) add(id);
+  const wanted = new Set(coversOver(state.map.access, e.needs).filter((id) => !open.has(id)));
   const opening = state.map.access.filter((a) => wanted.has(a.id)).reduce((m, a) => m + a.minutes, 0);
   const tried = new Set(state.trace.flatMap((t) => (t.tried?.element === element ? [t.tried.remedy] : [])));
   return e.remedies.map((remedy) => ({

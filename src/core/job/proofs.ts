@@ -1,4 +1,4 @@
-import { deriveChecks, type MapCheck } from '../unit';
+import { deriveChecks, isRepeated, type MapCheck } from '../unit';
 import { verdictOf } from './answer';
 import type { JobState, ProofRecord, TraceRecord } from './state';
 
@@ -11,9 +11,6 @@ export interface BeforeAfter {
 
 /** The symptom's check id of a job. */
 export const symptomId = (state: JobState): string => `symptom:${state.intake?.function ?? ''}`;
-
-/** Checks that change the unit or mend it for a while: there is nothing to repeat afterwards. */
-const NOT_REPEATED: MapCheck['how'][] = ['reseat', 'exchange', 'substitute'];
 
 /** Proofs made since the present remedy was done. */
 export const currentProofs = (state: JobState): ProofRecord[] =>
@@ -52,7 +49,7 @@ export function beforeAfter(state: JobState): BeforeAfter[] {
   for (const record of state.trace) {
     const check = checks.find((c) => c.id === record.check);
     if (!check || check.id === symptom?.id || verdictOf(check, record) === 'ok') continue;
-    if (NOT_REPEATED.includes(check.how)) continue;
+    if (!isRepeated(check)) continue;
     if (pairs.some((p) => p.check.id === check.id)) continue;
     pairs.push({ check, before: record, after: proofs.findLast((p) => p.check === check.id) ?? null });
   }

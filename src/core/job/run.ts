@@ -1,5 +1,6 @@
 import { holding } from '../hazard';
 import { tally } from '../ledger';
+import { coversOver } from '../unit';
 import { handOverHeldBy } from './hand-over-rule';
 import { openAccess } from './open';
 import { symptomProof } from './proofs';
@@ -14,17 +15,10 @@ export interface RunStop {
   note: string;
 }
 
-/** Covers the planned remedy needs off, closed over what they need themselves. */
+/** Covers the planned remedy needs off, with everything that lies over them. */
 export function coversNeeded(state: JobState): string[] {
   const e = state.map.elements.find((x) => x.id === state.plan?.element);
-  const wanted = new Set<string>();
-  const add = (id: string) => {
-    if (wanted.has(id)) return;
-    for (const n of state.map.access.find((a) => a.id === id)?.needs ?? []) add(n);
-    wanted.add(id);
-  };
-  for (const id of e?.needs ?? []) add(id);
-  return [...wanted];
+  return coversOver(state.map.access, e?.needs);
 }
 
 /** Hazards that hold the way to the planned element, or a hand that is inside now. */

@@ -1,4 +1,9 @@
 export { type Dump, readDump } from './dump';
 export { type JumpersAnswer, type JumpersRequest, jumpers } from './jumpers';
 export { readOptions, readRules } from './rules-text';
-export { type SettingsDiffAnswer, type SettingsDiffRequest, settingsDiff } from './settings-diff';
+export {
+  KEY_VERDICTS,
+  type SettingsDiffAnswer,
+  type SettingsDiffRequest,
+  settingsDiff,
+} from './settings-diff';

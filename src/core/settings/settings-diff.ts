@@ -10,14 +10,16 @@ export interface SettingsDiffRequest {
   tolerance?: number;
 }
 
-export type KeyVerdict =
-  | 'same'
-  | 'within tolerance'
-  | 'changed'
-  | 'added'
-  | 'removed'
-  | 'differs as it must'
-  | 'must differ';
+export const KEY_VERDICTS = [
+  'same',
+  'within tolerance',
+  'changed',
+  'added',
+  'removed',
+  'differs as it must',
+  'must differ',
+] as const;
+export type KeyVerdict = (typeof KEY_VERDICTS)[number];
 
 export interface SettingsDiffAnswer {
   changed: { key: string; before: string; after: string }[];

@@ -1,5 +1,12 @@
 export { type AccessRow, accessTree } from './access-tree';
-export { CHECK_HOWS, type CheckHow, deriveChecks, hazardsOf, type MapCheck } from './checks/index';
+export {
+  CHECK_HOWS,
+  type CheckHow,
+  deriveChecks,
+  hazardsOf,
+  isRepeated,
+  type MapCheck,
+} from './checks/index';
 export { cone } from './cone';
 export { coversOver } from './covers-over';
 export { ageMonths, type DateCode, readDateCode } from './date-code';

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import type { CatalogueOffer } from '../../schemas/bench';
+import type { CatalogueOffer } from '../../schemas/catalogue';
 import { Second } from '../../ui/Action';
 
 const money = ({ amount, currency }: CatalogueOffer['price']) =>

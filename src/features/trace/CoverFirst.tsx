@@ -1,5 +1,5 @@
 import { openAccess } from '../../core/job';
-import type { MapCheck } from '../../core/unit';
+import { coversOver, type MapCheck } from '../../core/unit';
 import { Second } from '../../ui/Action';
 import { Posts } from '../../ui/Signs';
 import { useJob } from '../job/use-job';
@@ -8,15 +8,9 @@ import { useJob } from '../job/use-job';
 export function useCoversOn(needs: string[] | undefined): { id: string; name: string }[] {
   const { job } = useJob();
   const open = openAccess(job);
-  const order: { id: string; name: string }[] = [];
-  const add = (id: string) => {
-    const a = job.map.access.find((x) => x.id === id);
-    if (!a || open.includes(id) || order.some((o) => o.id === id)) return;
-    for (const n of a.needs ?? []) add(n);
-    order.push(a);
-  };
-  for (const id of needs ?? []) add(id);
-  return order;
+  return coversOver(job.map.access, needs).flatMap((id) =>
+    open.includes(id) ? [] : job.map.access.filter((a) => a.id === id),
+  );
 }
 
 /** A check whose point is still covered: what has to come off first, and the short way to say that it is off. */

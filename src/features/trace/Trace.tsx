@@ -1,7 +1,7 @@
 import { useCallback, useMemo, useState } from 'react';
 import { sharing, traceRequest } from '../../core/job';
 import { suspicion } from '../../core/trace';
-import { CHECK_HOWS, type CheckHow, cone, type MapCheck } from '../../core/unit';
+import { CHECK_HOWS, cone, type MapCheck } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
 import { Dialog } from '../../ui/Dialog';
 import { SelectField } from '../../ui/Field';
@@ -15,20 +15,6 @@ import { NextList } from './NextList';
 import { OwnCheckForm } from './OwnCheckForm';
 import { Recorded } from './Recorded';
 import { Weights } from './Weights';
-
-const HOW_TITLE: Record<CheckHow, string> = {
-  symptom: 'The function itself',
-  look: 'Look',
-  listen: 'Listen',
-  measure: 'Measure',
-  setting: 'Settings and interlocks',
-  flex: 'Flex',
-  reseat: 'Reseat and clean',
-  continuity: 'Continuity',
-  exchange: 'Exchange between channels',
-  substitute: 'Try a spare',
-  own: 'Added',
-};
 
 /** Suspicion from which on an element is named in the headline. */
 const STANDS_OUT = 0.03;
@@ -179,10 +165,10 @@ function TraceSheet() {
                 className="max-w-[340px]"
               >
                 <option value="">{view.enough ? 'none, it is enough' : 'the best one'}</option>
-                {CHECK_HOWS.map((how) => {
+                {CHECK_HOWS.map(([how, heading]) => {
                   const group = view.checks.filter((c) => c.how === how);
                   return group.length ? (
-                    <optgroup key={how} label={HOW_TITLE[how]}>
+                    <optgroup key={how} label={heading}>
                       {group.map((c) => (
                         <option key={c.id} value={c.id}>
                           {c.title}

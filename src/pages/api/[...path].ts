@@ -1,10 +1,4 @@
-import { endpoint } from '../../server/endpoint';
-import { Problem } from '../../server/problem';
+import type { APIRoute } from 'astro';
+import { route } from '../../server/router';
 
-export const ALL = endpoint(async ({ request, url }) => {
-  throw new Problem(
-    404,
-    'No such address',
-    `${request.method} ${url.pathname} is not known. /api/openapi.json lists what is`,
-  );
-});
+export const ALL: APIRoute = ({ request }) => route(request);

@@ -1,25 +1,14 @@
 import { readDump } from '../../core/settings';
-import type { Database, Handle } from '../../data/database';
-import { putSetting, settingOf } from '../../data/settings';
+import { addressSetting } from '../address-setting';
 import { addressOf, Line } from '../line';
 import { Problem } from '../problem';
 
-const KEY = 'console address';
 const TIMEOUT_MS = 4000;
 /** A dump longer than this is not one of settings. */
 const MOST_LINES = 5000;
 
-/** Where the unit’s console is: as set at the bench, else as the environment says; null when there is none. */
-export async function consoleAddress(db: Handle): Promise<string | null> {
-  const set = await settingOf(db, KEY);
-  return typeof set === 'string' ? set : process.env.MULCH_CONSOLE || null;
-}
-
-/** Sets where the console is; null goes back to what the environment says. */
-export async function setConsole(db: Database, address: string | null): Promise<void> {
-  if (address !== null) addressOf(address);
-  await db.write((tx) => putSetting(tx, KEY, address));
-}
+/** Where the unit’s console is. */
+export const consoleAddress = addressSetting('console', 'console address', 'MULCH_CONSOLE', '127.0.0.1:7023');
 
 async function talk<T>(
   address: string,

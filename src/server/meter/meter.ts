@@ -1,23 +1,12 @@
-import type { Database, Handle } from '../../data/database';
-import { putSetting, settingOf } from '../../data/settings';
+import { addressSetting } from '../address-setting';
 import { addressOf, Line } from '../line';
 import { Problem } from '../problem';
 import { functionFor, readingOf } from './functions';
 
-const KEY = 'meter address';
 const TIMEOUT_MS = 4000;
 
-/** Where the bench meter is: as set at the bench, else as the environment says; null when there is none. */
-export async function meterAddress(db: Handle): Promise<string | null> {
-  const set = await settingOf(db, KEY);
-  return typeof set === 'string' ? set : process.env.MULCH_METER || null;
-}
-
-/** Sets where the bench meter is; null goes back to what the environment says. */
-export async function setMeter(db: Database, address: string | null): Promise<void> {
-  if (address !== null) addressOf(address);
-  await db.write((tx) => putSetting(tx, KEY, address));
-}
+/** Where the bench meter is. */
+export const meterAddress = addressSetting('bench meter', 'meter address', 'MULCH_METER', '127.0.0.1:5025');
 
 export interface MeterReading {
   reading: number;

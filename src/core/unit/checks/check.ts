@@ -1,25 +1,10 @@
 import type { TraceCheck } from '../../trace';
-import type { CheckAnswer, Tap } from '../map';
-
-export const CHECK_HOWS = [
-  'symptom',
-  'look',
-  'listen',
-  'measure',
-  'setting',
-  'flex',
-  'reseat',
-  'continuity',
-  'exchange',
-  'substitute',
-  'own',
-] as const;
-export type CheckHow = (typeof CHECK_HOWS)[number];
+import type { CheckAnswer, Tap, UnitMap } from '../map';
 
 /** A check as a technician reads it, with the part that the computation reads. */
-export interface MapCheck {
+export interface MapCheckOf<H extends string> {
   id: string;
-  how: CheckHow;
+  how: H;
   /** short: "Measure at TP5" */
   title: string;
   /** what that point or part is: "left drive in" */
@@ -38,6 +23,21 @@ export interface MapCheck {
   leaves?: string;
   trace: TraceCheck;
 }
+
+/**
+ * One way in which checks follow from a map, whole: what its checks are called in a list, whether they
+ * are made again after the repair, and the checks themselves.
+ */
+export interface CheckKind<H extends string> {
+  /** each `how` of its checks, with the heading of its group */
+  hows: Record<H, string>;
+  /** made again after the repair: false where the check itself changes or mends the unit for a while */
+  repeated: boolean;
+  derive(map: UnitMap): MapCheckOf<H>[];
+}
+
+/** Gives a way the names of its checks. */
+export const checkKind = <H extends string>(k: CheckKind<H>): CheckKind<H> => k;
 
 const NAMED = 8;
 

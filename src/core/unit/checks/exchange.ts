@@ -1,6 +1,6 @@
 import { cone } from '../cone';
 import type { Channel, UnitMap } from '../map';
-import { anyOf, type MapCheck, reach } from './check';
+import { anyOf, checkKind, type MapCheckOf, reach } from './check';
 
 /** Minutes to change one lead over and watch. Common practice, no source. */
 const EXCHANGE_MINUTES = 4;
@@ -15,7 +15,7 @@ function rewired(map: UnitMap, to: string, from: string, donor: string): UnitMap
   };
 }
 
-function at(map: UnitMap, mine: Channel, donor: Channel, k: number): MapCheck[] {
+function at(map: UnitMap, mine: Channel, donor: Channel, k: number): MapCheckOf<'exchange'>[] {
   const first = mine.elements[k] as string;
   const own = mine.elements[k - 1] as string;
   const other = donor.elements[k - 1] as string;
@@ -54,11 +54,15 @@ function at(map: UnitMap, mine: Channel, donor: Channel, k: number): MapCheck[] 
  * Feeding one channel from another at every place where a lead can be changed over: it exercises the
  * donor channel's cone up to the change and the elements after it.
  */
-export function exchangeChecks(map: UnitMap): MapCheck[] {
-  const channels = map.channels ?? [];
-  return channels.flatMap((mine) =>
-    channels
-      .filter((c) => c.id !== mine.id && c.elements.length === mine.elements.length)
-      .flatMap((donor) => mine.elements.slice(1).flatMap((_, i) => at(map, mine, donor, i + 1))),
-  );
-}
+export const exchange = checkKind({
+  hows: { exchange: 'Exchange between channels' },
+  repeated: false,
+  derive(map) {
+    const channels = map.channels ?? [];
+    return channels.flatMap((mine) =>
+      channels
+        .filter((c) => c.id !== mine.id && c.elements.length === mine.elements.length)
+        .flatMap((donor) => mine.elements.slice(1).flatMap((_, i) => at(map, mine, donor, i + 1))),
+    );
+  },
+});

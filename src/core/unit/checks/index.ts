@@ -1,28 +1,32 @@
+import { coversOver } from '../covers-over';
 import type { Hazard, UnitMap } from '../map';
-import { continuityChecks, flexChecks } from './cables';
-import type { MapCheck } from './check';
-import { exchangeChecks } from './exchange';
-import { ownChecks } from './own';
-import { reseatChecks } from './reseat';
-import { settingChecks } from './settings';
-import { substituteChecks } from './substitute';
-import { symptomChecks } from './symptom';
-import { tapChecks } from './taps';
+import type { CheckKind, MapCheckOf } from './check';
+import { continuity } from './continuity';
+import { exchange } from './exchange';
+import { flex } from './flex';
+import { own } from './own';
+import { reseat } from './reseat';
+import { settings } from './settings';
+import { substitute } from './substitute';
+import { symptom } from './symptom';
+import { taps } from './taps';
 
-export { CHECK_HOWS, type CheckHow, type MapCheck } from './check';
+/** Every way in which checks follow from a map, in the order they are listed. A new way is its file and a line here. */
+const WAYS = [symptom, taps, settings, flex, reseat, continuity, exchange, substitute, own] as const;
 
-/** Every way in which checks follow from a map. A new way is a new entry here and nowhere else. */
-const WAYS: ((map: UnitMap) => MapCheck[])[] = [
-  symptomChecks,
-  tapChecks,
-  settingChecks,
-  flexChecks,
-  reseatChecks,
-  continuityChecks,
-  exchangeChecks,
-  substituteChecks,
-  ownChecks,
-];
+type Hows<K> = K extends CheckKind<infer H> ? H : never;
+export type CheckHow = Hows<(typeof WAYS)[number]>;
+export type MapCheck = MapCheckOf<CheckHow>;
+
+const LISTED: CheckKind<CheckHow>[] = [...WAYS] as unknown as CheckKind<CheckHow>[];
+
+/** Kinds of checks in the order they are listed, with the heading of each. */
+export const CHECK_HOWS = LISTED.flatMap((w) => Object.entries(w.hows)) as [CheckHow, string][];
+
+const REPEATED = new Set(LISTED.filter((w) => w.repeated).flatMap((w) => Object.keys(w.hows)));
+
+/** Whether a check is made again after the repair. */
+export const isRepeated = (check: MapCheck): boolean => REPEATED.has(check.how);
 
 const derived = new WeakMap<UnitMap, MapCheck[]>();
 
@@ -39,7 +43,7 @@ const derived = new WeakMap<UnitMap, MapCheck[]>();
 export function deriveChecks(map: UnitMap): MapCheck[] {
   const known = derived.get(map);
   if (known) return known;
-  const checks = WAYS.flatMap((way) => way(map));
+  const checks = LISTED.flatMap((way) => way.derive(map));
   derived.set(map, checks);
   return checks;
 }
@@ -55,7 +59,6 @@ export function deriveChecks(map: UnitMap): MapCheck[] {
  */
 export function hazardsOf(map: UnitMap, check: MapCheck): Hazard[] {
   if (check.trace.power !== 'on') return [];
-  const needed = new Set(check.trace.needs ?? []);
-  for (const id of needed) for (const n of map.access.find((a) => a.id === id)?.needs ?? []) needed.add(n);
+  const needed = new Set(coversOver(map.access, check.trace.needs));
   return map.hazards.filter((h) => h.exposedBy?.some((a) => needed.has(a)));
 }

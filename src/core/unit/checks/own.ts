@@ -1,5 +1,5 @@
-import type { OwnCheck, UnitMap } from '../map';
-import { anyOf, type MapCheck, reach } from './check';
+import type { OwnCheck } from '../map';
+import { anyOf, checkKind, reach } from './check';
 
 function whyOf(c: OwnCheck): string {
   if (c.answers)
@@ -15,26 +15,30 @@ function whyOf(c: OwnCheck): string {
 }
 
 /** Checks that somebody added to the map: self-tests with their codes, knocks, tricks of the model. */
-export const ownChecks = (map: UnitMap): MapCheck[] =>
-  (map.checks ?? []).map((c) => ({
-    id: `own:${c.id}`,
-    how: 'own',
-    title: c.name,
-    about: c.answers ? `${c.answers.length} answers` : anyOf(c.exercises.slice(0, 4)),
-    ok: c.ok ?? 'works',
-    bad: c.bad ?? 'fails',
-    why: whyOf(c),
-    ...(c.answers ? { answers: c.answers } : {}),
-    ...(c.note ? { note: c.note } : {}),
-    ...(c.leaves ? { leaves: c.leaves } : {}),
-    trace: {
+export const own = checkKind({
+  hows: { own: 'Added' },
+  repeated: true,
+  derive: (map) =>
+    (map.checks ?? []).map((c) => ({
       id: `own:${c.id}`,
-      minutes: c.minutes,
-      ...(c.answers
-        ? { outcomes: c.answers.map((a) => ({ id: a.id, points: a.points })) }
-        : { exercises: c.exercises }),
-      ...(c.provokes && !c.answers ? { provokes: c.provokes } : {}),
-      ...(c.power ? { power: c.power } : {}),
-      ...reach(c.needs),
-    },
-  }));
+      how: 'own',
+      title: c.name,
+      about: c.answers ? `${c.answers.length} answers` : anyOf(c.exercises.slice(0, 4)),
+      ok: c.ok ?? 'works',
+      bad: c.bad ?? 'fails',
+      why: whyOf(c),
+      ...(c.answers ? { answers: c.answers } : {}),
+      ...(c.note ? { note: c.note } : {}),
+      ...(c.leaves ? { leaves: c.leaves } : {}),
+      trace: {
+        id: `own:${c.id}`,
+        minutes: c.minutes,
+        ...(c.answers
+          ? { outcomes: c.answers.map((a) => ({ id: a.id, points: a.points })) }
+          : { exercises: c.exercises }),
+        ...(c.provokes && !c.answers ? { provokes: c.provokes } : {}),
+        ...(c.power ? { power: c.power } : {}),
+        ...reach(c.needs),
+      },
+    })),
+});

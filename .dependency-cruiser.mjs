@@ -1,0 +1,98 @@
+/**
+ * The rooms of Mulch and what each may import: an allow-list. What is not named here is refused,
+ * packages and Node's own modules among it.
+ */
+const ROOMS = {
+  'core/schema': { rooms: [], packages: ['@sinclair/typebox'] },
+  core: { rooms: [], packages: [] },
+  schemas: { rooms: ['core'], packages: ['ajv'] },
+  data: {
+    rooms: ['core', 'schemas'],
+    packages: ['drizzle-orm', '@libsql/client'],
+    node: ['fs', 'path', 'url'],
+  },
+  workers: { rooms: ['core'], packages: ['comlink'] },
+  ui: {
+    rooms: ['core'],
+    packages: ['react', 'react-dom', 'radix-ui', 'recharts', 'tinykeys', 'date-fns'],
+  },
+  features: {
+    rooms: ['core', 'schemas', 'ui', 'workers'],
+    packages: [
+      'react',
+      'react-dom',
+      'radix-ui',
+      'recharts',
+      'tinykeys',
+      'date-fns',
+      'ulid',
+      'comlink',
+      'react-hook-form',
+      '@dagrejs/dagre',
+      'papaparse',
+      'idb',
+      'cmdk',
+      '@xyflow/react',
+    ],
+  },
+  server: {
+    rooms: ['core', 'schemas', 'data', 'gen'],
+    packages: ['ajv', 'pino', 'qrcode', 'sharp', 'pdfmake', 'papaparse', 'ical-generator', 'fflate', 'ulid'],
+    node: ['crypto', 'fs', 'fs/promises', 'net', 'path', 'util'],
+    files: ['^package\\.json$'],
+  },
+  standins: { rooms: ['core', 'demo'], packages: [], node: ['net', 'http'] },
+  demo: { rooms: ['core', 'data'], packages: ['ulid'] },
+  layouts: { rooms: ['styles'], packages: ['@fontsource-variable/[^/]+'] },
+  pages: { rooms: ['core', 'schemas', 'data', 'server', 'features', 'ui', 'layouts'], packages: ['astro'] },
+};
+
+const rule = ([room, { rooms, packages, node = [], files = [] }]) => ({
+  name: room,
+  severity: 'error',
+  from: {
+    path: `^src/${room}/`,
+    pathNot: ['\\.test\\.', ...(room === 'core' ? ['^src/core/schema/'] : [])],
+  },
+  to: {
+    pathNot: [
+      `^src/${room}/`,
+      ...rooms.map((r) => `^src/${r}/`),
+      // Packages ship their types under their own name or under @types.
+      ...packages.map((p) => `(^|/)node_modules/(@types/)?${p}(/|$)`),
+      ...node.map((n) => `^(node:)?${n}$`),
+      ...files,
+    ],
+  },
+});
+
+/** @type {import('dependency-cruiser').IConfiguration} */
+export default {
+  forbidden: [
+    ...Object.entries(ROOMS).map(rule),
+    {
+      name: 'ui-knows-no-jobs',
+      severity: 'error',
+      from: { path: '^src/ui/', pathNot: '\\.test\\.' },
+      to: { path: '^src/core/job/' },
+    },
+    {
+      name: 'no-circle',
+      severity: 'error',
+      from: { path: '^src/' },
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only', 'dynamic-import'] } },
+    },
+    {
+      name: 'resolved',
+      severity: 'error',
+      from: {},
+      to: { couldNotResolve: true, pathNot: '^astro:' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'types', 'default'] },
+  },
+};

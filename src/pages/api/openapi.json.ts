@@ -1,4 +1,0 @@
-import { openapi } from '../../schemas/openapi';
-import { endpoint, json } from '../../server/endpoint';
-
-export const GET = endpoint(async () => json(openapi()));
