@@ -11,7 +11,7 @@ const job = demoJobs(new Date('2026-11-25T15:00:00Z'), ['a', 'b', 'c', 'd', 'e']
 );
 
 async function textOf(pdf: Uint8Array): Promise<string[]> {
-  const doc = await getDocument({ data: pdf, useSystemFonts: false, verbosity: 0 }).promise;
+  const doc = await getDocument({ data: new Uint8Array(pdf), useSystemFonts: false, verbosity: 0 }).promise;
   const pages: string[] = [];
   for (let i = 1; i <= doc.numPages; i++) {
     const { items } = await (await doc.getPage(i)).getTextContent();
@@ -43,16 +43,28 @@ describe('labels', () => {
     expect(read?.data).toMatch(/^http:\/\/127\.0\.0\.1:4321\/jobs\/[0-9A-Z]{26}\/open-up\?item=/);
   });
 
-  it('more than a sheet goes on the next, signs without a face are turned, nothing is refused with a reason', async () => {
+  it('more than a sheet goes on the next, and nothing to label is refused with a reason', async () => {
     const many = Array.from({ length: 30 }, (_, i) => ({
       head: `cup ${i}`,
-      lines: ['4k7 Ω – ✓'],
+      lines: ['4k7 Ω – 3 μm'],
       link: 'http://x/',
     }));
     const pages = await textOf(await labelSheet(many, 'many'));
     expect(pages).toHaveLength(2);
     expect(pages[1]).toContain('cup 29');
-    expect(pages[0]).toContain('4k7 ohm - ?');
+    expect(pages[0]?.replace(/\s/g, '')).toContain('4k7Ω–3μm');
     await expect(labelSheet([], 'none')).rejects.toThrow('nothing to label');
+  });
+
+  it('prints names in other alphabets, and says what no shipped font has', async () => {
+    const one = (head: string) => [{ head, lines: ['Żółć, Ćma', 'Μάγδα', 'Юлія'], link: 'http://x/' }];
+    const [page] = await textOf(await labelSheet(one('Łukasz'), 'names'));
+    for (const name of ['Łukasz', 'Żółć, Ćma', 'Μάγδα', 'Юлія'])
+      expect(page?.replace(/\s/g, '')).toContain(name.replace(/\s/g, ''));
+    expect(page).not.toContain('Not in the shipped fonts');
+    const [other] = await textOf(await labelSheet(one('箱 4'), 'names'));
+    expect(other).toContain('[U+7BB1]');
+    expect(other).toContain('Not in the shipped fonts');
+    expect(other).not.toContain('?');
   });
 });

@@ -1,7 +1,8 @@
-import { PDFDocument, type PDFFont, rgb, StandardFonts } from 'pdf-lib';
+import PDFDocument from 'pdfkit';
 import QRCode from 'qrcode';
 import type { JobState } from '../core/job';
 import { placeWords, specOf, tally } from '../core/ledger';
+import { printFonts, type Run, runsOf, type Weight } from './print-fonts';
 import { Problem } from './problem';
 
 const MM = 72 / 25.4;
@@ -12,7 +13,8 @@ const ROWS = 8;
 const LABEL = { width: 64 * MM, height: 34 * MM };
 const MARGIN = { x: (PAGE.width - COLUMNS * LABEL.width) / 2, y: (PAGE.height - ROWS * LABEL.height) / 2 };
 const QR = 24 * MM;
-const INK = rgb(0.15, 0.11, 0.08);
+const INK = '#261c14';
+const EDGE = '#b3a694';
 
 export interface Label {
   /** large: where it is kept */
@@ -20,22 +22,6 @@ export interface Label {
   lines: string[];
   /** what its code opens */
   link: string;
-}
-
-/** What the built-in faces of a PDF have no sign for, in signs that they have. */
-const plain = (text: string) =>
-  text
-    .replaceAll('Ω', 'ohm')
-    .replaceAll('μ', 'u')
-    .replaceAll('\u00a0', ' ')
-    .replace(/[‐-―]/g, '-')
-    .replace(/[^\x20-\x7e\xa1-\xff×’‘“”]/g, '?');
-
-function fitted(text: string, font: PDFFont, size: number, width: number): string {
-  let t = plain(text);
-  if (font.widthOfTextAtSize(t, size) <= width) return t;
-  while (t.length > 1 && font.widthOfTextAtSize(`${t}...`, size) > width) t = t.slice(0, -1);
-  return `${t}...`;
 }
 
 /**
@@ -58,57 +44,83 @@ export function labelsOf(job: JobState, origin: string): Label[] {
     }));
 }
 
+type Sheet = PDFKit.PDFDocument;
+
+const widthOf = (pdf: Sheet, runs: Run[], size: number) =>
+  runs.reduce((w, r) => w + pdf.font(r.font.name).fontSize(size).widthOfString(r.text), 0);
+
+/** One line of text, shortened where it does not fit; what no font has is added to `lacking`. */
+function line(
+  pdf: Sheet,
+  text: string,
+  at: { x: number; y: number; size: number; weight: Weight; room: number },
+  lacking: Set<string>,
+) {
+  const whole = runsOf(text, at.weight);
+  for (const sign of whole.lacking) lacking.add(sign);
+  let { runs } = whole;
+  const signs = [...text];
+  while (signs.length > 1 && widthOf(pdf, runs, at.size) > at.room) {
+    signs.pop();
+    runs = runsOf(`${signs.join('')}…`, at.weight).runs;
+  }
+  let { x } = at;
+  for (const run of runs) {
+    pdf.font(run.font.name).fontSize(at.size).fillColor(INK).text(run.text, x, at.y, { lineBreak: false });
+    x += pdf.widthOfString(run.text);
+  }
+}
+
+async function draw(pdf: Sheet, label: Label, x: number, y: number, lacking: Set<string>) {
+  pdf.lineWidth(0.5).strokeColor(EDGE).rect(x, y, LABEL.width, LABEL.height).stroke();
+  const png = await QRCode.toBuffer(label.link, { errorCorrectionLevel: 'M', margin: 1, scale: 6 });
+  pdf.image(png, x + LABEL.width - QR - 2 * MM, y + (LABEL.height - QR) / 2, { width: QR, height: QR });
+  const room = LABEL.width - QR - 7 * MM;
+  const left = x + 3 * MM;
+  line(pdf, label.head, { x: left, y: y + 4 * MM, size: 15, weight: '700', room }, lacking);
+  label.lines.forEach((text, k) => {
+    const weight = k === 0 ? '700' : '400';
+    line(pdf, text, { x: left, y: y + (13 + k * 5.5) * MM, size: 9, weight, room }, lacking);
+  });
+}
+
 /**
- * Labels on sheets of A4, each with a code that opens its thing in the tray.
+ * Labels on sheets of A4, each with a code that opens its thing in the tray. A sign that no shipped font
+ * has is printed by its number, and said at the foot of the sheet.
  *
  * @throws Problem 422 when there is nothing to label
  */
 export async function labelSheet(labels: Label[], title: string): Promise<Uint8Array> {
   if (labels.length === 0)
     throw new Problem(422, 'No labels', 'nothing is off the unit: there is nothing to label');
-  const pdf = await PDFDocument.create();
-  pdf.setTitle(title);
-  const bold = await pdf.embedFont(StandardFonts.HelveticaBold);
-  const text = await pdf.embedFont(StandardFonts.Helvetica);
+  const pdf = new PDFDocument({ size: 'A4', margin: 0, autoFirstPage: false, info: { Title: title } });
+  const pieces: Uint8Array[] = [];
+  const ended = new Promise<void>((done, fail) => {
+    pdf.on('data', (piece: Uint8Array) => pieces.push(piece));
+    pdf.on('end', done);
+    pdf.on('error', fail);
+  });
+  for (const fonts of Object.values(printFonts()))
+    for (const { name, bytes } of fonts) pdf.registerFont(name, bytes);
   const perPage = COLUMNS * ROWS;
   for (let p = 0; p * perPage < labels.length; p++) {
-    const page = pdf.addPage([PAGE.width, PAGE.height]);
-    for (const [i, label] of labels.slice(p * perPage, (p + 1) * perPage).entries()) {
-      const x = MARGIN.x + (i % COLUMNS) * LABEL.width;
-      const y = PAGE.height - MARGIN.y - (Math.floor(i / COLUMNS) + 1) * LABEL.height;
-      page.drawRectangle({
-        x,
-        y,
-        width: LABEL.width,
-        height: LABEL.height,
-        borderColor: rgb(0.7, 0.65, 0.58),
-        borderWidth: 0.5,
-      });
-      const png = await QRCode.toBuffer(label.link, { errorCorrectionLevel: 'M', margin: 1, scale: 6 });
-      page.drawImage(await pdf.embedPng(png), {
-        x: x + LABEL.width - QR - 2 * MM,
-        y: y + (LABEL.height - QR) / 2,
-        width: QR,
-        height: QR,
-      });
-      const room = LABEL.width - QR - 7 * MM;
-      page.drawText(fitted(label.head, bold, 15, room), {
-        x: x + 3 * MM,
-        y: y + LABEL.height - 9 * MM,
-        size: 15,
-        font: bold,
-        color: INK,
-      });
-      label.lines.forEach((line, k) => {
-        page.drawText(fitted(line, k === 0 ? bold : text, 9, room), {
-          x: x + 3 * MM,
-          y: y + LABEL.height - (16 + k * 5.5) * MM,
-          size: 9,
-          font: k === 0 ? bold : text,
-          color: INK,
-        });
-      });
+    const lacking = new Set<string>();
+    pdf.addPage();
+    for (const [i, label] of labels.slice(p * perPage, (p + 1) * perPage).entries())
+      await draw(
+        pdf,
+        label,
+        MARGIN.x + (i % COLUMNS) * LABEL.width,
+        MARGIN.y + Math.floor(i / COLUMNS) * LABEL.height,
+        lacking,
+      );
+    if (lacking.size) {
+      const foot = `Not in the shipped fonts, printed by number: ${[...lacking].join(' ')}`;
+      const at = { x: MARGIN.x, y: PAGE.height - MARGIN.y + 3 * MM, size: 9, weight: '400' as const };
+      line(pdf, foot, { ...at, room: COLUMNS * LABEL.width }, new Set());
     }
   }
-  return pdf.save();
+  pdf.end();
+  await ended;
+  return Buffer.concat(pieces);
 }
