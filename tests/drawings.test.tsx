@@ -6,7 +6,8 @@ import { flatCable } from '../src/core/flat-cable';
 import { DEMO_UNITS } from '../src/demo/jobs';
 import { PackDrawing } from '../src/features/batteries/PackDrawing';
 import { FlatDrawing } from '../src/features/cables/FlatDrawing';
-import { FaceDrawing, PinMark } from '../src/ui/FaceDrawing';
+import { FaceDrawing } from '../src/ui/FaceDrawing';
+import { PinMark } from '../src/ui/PinMark';
 
 const count = (text: string, piece: string) => text.split(piece).length - 1;
 

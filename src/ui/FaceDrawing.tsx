@@ -1,4 +1,5 @@
-import type { ReactNode } from 'react';
+import { type Box, Hole, INK, rect, SHAPES } from './face-shapes';
+import { type DrawnTone, outline, TONES } from './PinMark';
 
 export interface DrawnShape {
   kind: string;
@@ -14,125 +15,11 @@ export interface DrawnShape {
   off: boolean;
 }
 
-export type DrawnTone = 'plain' | 'wanted' | 'off' | 'live' | 'cleared';
-
 export interface DrawnPin {
   number: number;
   x: number;
   y: number;
   tone: DrawnTone;
-}
-
-interface Box {
-  x: number;
-  y: number;
-  w: number;
-  h: number;
-}
-
-const INK = 'var(--color-bark)';
-const slots = ({ x, y, w, h }: Box) => {
-  const n = Math.max(2, Math.floor(h / 7));
-  return Array.from({ length: n }, (_, i) => {
-    const at = y + ((i + 0.5) * h) / n;
-    return <path key={at} d={`M${x + 5} ${at}H${x + w - 5}`} strokeWidth="2.2" />;
-  });
-};
-
-/** How each kind of thing is drawn; all in pixels of the drawing. */
-const SHAPES: Record<string, (b: Box, off: boolean) => ReactNode> = {
-  panel: (b) => <rect {...rect(b)} fill="var(--color-inset)" strokeWidth="1.8" />,
-  vent: (b) => (
-    <>
-      <rect {...rect(b)} fill="var(--color-shade)" strokeWidth="1" />
-      <g stroke="var(--color-bark-3)">{slots(b)}</g>
-    </>
-  ),
-  port: (b) => (
-    <>
-      <rect {...rect(b)} fill="var(--color-steel)" />
-      <rect
-        x={b.x + 4}
-        y={b.y + 4}
-        width={Math.max(1, b.w - 8)}
-        height={Math.max(1, b.h - 8)}
-        fill="var(--color-shade)"
-        strokeWidth="1"
-      />
-    </>
-  ),
-  label: (b) => <rect {...rect(b)} fill="var(--color-kraft)" strokeWidth="1" />,
-  window: (b) => (
-    <>
-      <rect {...rect(b)} fill="var(--color-shade)" />
-      <path
-        d={`M${b.x + 6} ${b.y + b.h - 6}L${b.x + b.w * 0.4} ${b.y + 6}`}
-        strokeWidth="1"
-        stroke="var(--color-bark-3)"
-      />
-    </>
-  ),
-  board: (b) => (
-    <>
-      <rect {...rect(b)} fill="var(--color-pcb)" />
-      <g fill="var(--color-paper)" strokeWidth="1">
-        {[b.x + 6, b.x + b.w - 6].flatMap((cx) =>
-          [b.y + 6, b.y + b.h - 6].map((cy) => <circle key={`${cx} ${cy}`} cx={cx} cy={cy} r="2.6" />),
-        )}
-      </g>
-    </>
-  ),
-  part: (b) => <rect {...rect(b)} fill="var(--color-steel)" />,
-};
-
-const rect = ({ x, y, w, h }: Box) => ({ x, y, width: w, height: h });
-
-const Hole = ({ x, y, off }: { x: number; y: number; off: boolean }) => (
-  <g transform={`translate(${x} ${y})`}>
-    <circle
-      r="5.6"
-      fill={off ? 'var(--color-paper)' : 'var(--color-steel)'}
-      stroke={off ? 'var(--color-bark-2)' : INK}
-      strokeWidth="1.2"
-      strokeDasharray={off ? '2.4 2' : undefined}
-    />
-    {!off && <path d="M-3 0H3M0-3V3" stroke={INK} strokeWidth="1.4" />}
-  </g>
-);
-
-const TONES: Record<DrawnTone, { fill: string; ink: string; edge: string; dash?: string }> = {
-  plain: { fill: 'var(--color-paper)', ink: INK, edge: INK },
-  wanted: { fill: 'var(--color-ochre-fill)', ink: '#271C14', edge: INK },
-  off: { fill: 'var(--color-paper)', ink: 'var(--color-bark-2)', edge: 'var(--color-bark-2)', dash: '3 2' },
-  live: { fill: 'var(--color-brick)', ink: 'var(--color-paper)', edge: 'var(--color-paper)' },
-  cleared: { fill: 'var(--color-moss)', ink: 'var(--color-paper)', edge: 'var(--color-moss)' },
-};
-
-/** Outline of a pin: what can hurt is a triangle, what was cleared a square, the rest round. */
-const outline = (tone: DrawnTone, edge: string, dash?: string) => {
-  const common = { fill: TONES[tone].fill, stroke: edge, strokeWidth: 1.6, strokeDasharray: dash };
-  if (tone === 'live') return <path d="M0-15 15 11H-15Z" strokeLinejoin="round" {...common} />;
-  if (tone === 'cleared') return <rect x="-11" y="-11" width="22" height="22" {...common} />;
-  return <circle r="11.5" {...common} />;
-};
-
-/** A numbered pin as it stands on a drawing, a picture or in a list. */
-export function PinMark({ number, tone, size = 26 }: { number: number; tone: DrawnTone; size?: number }) {
-  const t = TONES[tone];
-  return (
-    <svg width={size} height={size} viewBox="-16 -16 32 32" aria-hidden="true">
-      {outline(tone, t.edge === 'var(--color-paper)' ? 'none' : t.edge, t.dash)}
-      <text
-        y={tone === 'live' ? 8 : 5}
-        fontSize="14"
-        fontWeight="700"
-        textAnchor="middle"
-        style={{ fill: t.ink }}
-      >
-        {number}
-      </text>
-    </svg>
-  );
 }
 
 /** Roughly how wide a word is at 13 px. */

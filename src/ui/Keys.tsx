@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { tinykeys } from 'tinykeys';
 import { Dialog } from './Dialog';
 import { Choices } from './Field';
+import { kept } from './kept';
 import { setTextSize, TEXT_SIZES } from './ThemeButton';
 
 export interface KeyHelp {
@@ -30,12 +31,7 @@ export function useKeys(bindings: Record<string, (e: KeyboardEvent) => void>): v
             /Space|^ /.test(k) &&
             e.target instanceof HTMLElement &&
             e.target.closest('button, a, [role=button]');
-          if (
-            pressing ||
-            typing(e.target) ||
-            document.querySelector('[role=dialog]') ||
-            localStorage.getItem(OFF)
-          )
+          if (pressing || typing(e.target) || document.querySelector('[role=dialog]') || kept.read(OFF))
             return;
           e.preventDefault();
           f(e);
@@ -51,12 +47,12 @@ export function KeysDialog({ open, onClose, help }: { open: boolean; onClose(): 
   const [off, setOff] = useState(false);
   const [size, setSize] = useState('100');
   useEffect(() => {
-    setOff(localStorage.getItem(OFF) !== null);
+    setOff(kept.read(OFF) !== null);
     setSize(document.documentElement.dataset.size ?? '100');
   }, []);
   const flip = () => {
-    if (off) localStorage.removeItem(OFF);
-    else localStorage.setItem(OFF, '1');
+    if (off) kept.drop(OFF);
+    else kept.write(OFF, true);
     setOff(!off);
   };
   return (

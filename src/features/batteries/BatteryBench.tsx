@@ -1,6 +1,6 @@
 import { Tabs } from 'radix-ui';
-import { useEffect, useState } from 'react';
 import { Second } from '../../ui/Action';
+import { useTyped } from '../../ui/use-kept';
 import { openSum } from '../sums/open-sum';
 import { UnitsFrame } from '../units/UnitsFrame';
 import { BatterySheets } from './BatterySheets';
@@ -9,24 +9,10 @@ import { ChargeAndHours } from './ChargeAndHours';
 import { ChemistryEditor } from './ChemistryEditor';
 import { useChemistry } from './use-chemistry';
 
-const KEPT = 'mulch-batteries';
-const kept = (): BatteryTexts => {
-  try {
-    return { ...EMPTY_TEXTS, ...(JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<BatteryTexts>) };
-  } catch {
-    return EMPTY_TEXTS;
-  }
-};
-
 /** The battery bench: old and new, how full and how long, and the chemistry behind both. */
 export function BatteryBench() {
-  const [texts, setTexts] = useState<BatteryTexts>(EMPTY_TEXTS);
+  const [texts, put] = useTyped<BatteryTexts>('batteries', EMPTY_TEXTS);
   const [table, setTable] = useChemistry();
-  useEffect(() => setTexts(kept()), []);
-  const put = (next: BatteryTexts) => {
-    setTexts(next);
-    localStorage.setItem(KEPT, JSON.stringify(next));
-  };
   return (
     <UnitsFrame
       tag="Cells"

@@ -6,11 +6,11 @@ import { chargeLeftFrom } from '../../core/sums';
 import { Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { SelectField, TextField } from '../../ui/Field';
+import { useTyped } from '../../ui/use-kept';
 import { type BatteryTexts, figureIn } from './bench';
 import { sheetOf } from './fields';
 import { RestPlot } from './RestPlot';
 
-const KEPT = 'mulch-rest';
 interface Rest {
   chemistry: string;
   volts: string;
@@ -20,13 +20,6 @@ interface Rest {
   hours: string;
 }
 const NONE: Rest = { chemistry: 'li-ion cell', volts: '', series: '1', since: '', hours: '8' };
-const kept = (): Rest => {
-  try {
-    return { ...NONE, ...(JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<Rest>) };
-  } catch {
-    return NONE;
-  }
-};
 const reading = <T,>(work: () => T): { value: T | null; wrong: string | null } => {
   try {
     return { value: work(), wrong: null };
@@ -48,19 +41,13 @@ export function ChargeAndHours({
   table: ChemistryTable;
   onTexts(t: BatteryTexts): void;
 }) {
-  const [rest, setRest] = useState<Rest>(NONE);
+  const [rest, put] = useTyped<Rest>('rest', NONE);
   const [now, setNow] = useState<number | null>(null);
   useEffect(() => {
-    setRest(kept());
     setNow(Date.now());
     const beat = setInterval(() => setNow(Date.now()), 10_000);
     return () => clearInterval(beat);
   }, []);
-  const put = (more: Partial<Rest>) => {
-    const next = { ...rest, ...more };
-    setRest(next);
-    localStorage.setItem(KEPT, JSON.stringify(next));
-  };
   const row = table.rows.find((r) => r.chemistry === rest.chemistry) ?? table.rows[0];
   const sum = useMemo(() => chargeLeftFrom(table.rows), [table.rows]);
   const charge = reading(() => {

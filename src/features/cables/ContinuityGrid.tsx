@@ -5,7 +5,7 @@ import { Second } from '../../ui/Action';
 import { TextField } from '../../ui/Field';
 import { ScrollRow } from '../../ui/ScrollRow';
 import { TickBox, Warn } from '../../ui/Signs';
-import { useTyped } from './use-typed';
+import { useTyped } from '../../ui/use-kept';
 
 const MOST = 40;
 const EMPTY = { contacts: '8', expected: '', joined: [] as [string, string][] };

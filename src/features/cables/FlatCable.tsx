@@ -4,8 +4,8 @@ import { Refusal } from '../../core/refusal';
 import { Second } from '../../ui/Action';
 import { AreaField, Choices, SelectField, TextField, Wrong } from '../../ui/Field';
 import { TickBox, Warn } from '../../ui/Signs';
+import { useTyped } from '../../ui/use-kept';
 import { FlatDrawing } from './FlatDrawing';
-import { useTyped } from './use-typed';
 
 const EMPTY = {
   cable: 'same' as 'same' | 'opposite',

@@ -2,7 +2,7 @@ import { Refusal } from '../../core/refusal';
 import { jumpers, readOptions, readRules } from '../../core/settings';
 import { AreaField, TextField, Wrong } from '../../ui/Field';
 import { TickBox, Warn } from '../../ui/Signs';
-import { useTyped } from './use-typed';
+import { useTyped } from '../../ui/use-kept';
 
 const EMPTY = {
   rules: 'volts=230: JP1 open, JP2 closed\nvolts=115: JP1 closed, JP2 closed\nmodel=TK-2: JP4 closed',

@@ -2,7 +2,7 @@ import { boardAlignment, ROCKING } from '../../core/board';
 import { Refusal } from '../../core/refusal';
 import { TextField, Wrong } from '../../ui/Field';
 import { TickBox, Warn } from '../../ui/Signs';
-import { useTyped } from './use-typed';
+import { useTyped } from '../../ui/use-kept';
 
 const EMPTY = { columns: '10', rows: '2', strip: '10', pitch: '2.54', standoffs: '3', shrouded: '' };
 const HOW = {

@@ -3,20 +3,13 @@ import { Refusal } from '../../core/refusal';
 import { readDump, type SettingsDiffAnswer, settingsDiff } from '../../core/settings';
 import { Second } from '../../ui/Action';
 import { AreaField, TextField, Wrong } from '../../ui/Field';
-import { FileButton } from '../../ui/FileButton';
-import { TickBox, Warn } from '../../ui/Signs';
+import { useTyped } from '../../ui/use-kept';
 import { send } from '../units/send';
-import { useTyped } from './use-typed';
+import { FromFile } from './FromFile';
+import { KeysApart } from './KeysApart';
+import { AskWriting, ReadBack, type Written } from './WriteBack';
 
-const EMPTY = { before: '', after: '', must: '', tolerance: '0', unit: 'PB-3' };
-
-interface Written {
-  key: string;
-  wanted: string;
-  readBack: string | null;
-  kept: boolean;
-  said: string;
-}
+const EMPTY = { before: '', after: '', must: '', tolerance: '0', unit: '' };
 
 /** Settings before and after, key by key; dumps pasted, from a file or from the console; chosen keys written back and read back. */
 export function SettingsSheet() {
@@ -152,55 +145,13 @@ export function SettingsSheet() {
               : `${apart.length} of ${verdicts.length} keys apart`}
         </h2>
         {diff && apart.length > 0 && (
-          <table className="plain">
-            <thead>
-              <tr>
-                <th scope="col">
-                  <span className="sr-only">Write back</span>
-                </th>
-                <th scope="col">Key</th>
-                <th scope="col">Before</th>
-                <th scope="col">After</th>
-                <th scope="col">Verdict</th>
-              </tr>
-            </thead>
-            <tbody>
-              {apart.map(([key, v]) => (
-                <tr key={key}>
-                  <td className="py-0!">
-                    {before.has(key) && (
-                      <label className="grid place-items-center w-[44px] h-[44px]">
-                        <input
-                          type="checkbox"
-                          className="w-6 h-6 accent-current"
-                          aria-label={`Write ${key} back`}
-                          checked={chosen.includes(key)}
-                          onChange={(e) =>
-                            setChosen(e.target.checked ? [...chosen, key] : chosen.filter((k) => k !== key))
-                          }
-                        />
-                      </label>
-                    )}
-                  </td>
-                  <th scope="row" className="mono text-bark! text-[14px]!">
-                    {key}
-                  </th>
-                  <td>{before.get(key) ?? '–'}</td>
-                  <td>{readDump(t.after).get(key) ?? '–'}</td>
-                  <td>
-                    <span className="flex gap-1 items-center">
-                      {v === 'within tolerance' || v === 'differs as it must' ? (
-                        <TickBox size={14} />
-                      ) : (
-                        <Warn size={14} />
-                      )}
-                      {v}
-                    </span>
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <KeysApart
+            apart={apart}
+            before={before}
+            after={readDump(t.after)}
+            chosen={chosen}
+            onChosen={setChosen}
+          />
         )}
         {chosen.length > 0 && !asking && (
           <Second className="justify-self-start" onClick={() => setAsking(true)} disabled={busy !== ''}>
@@ -208,31 +159,14 @@ export function SettingsSheet() {
           </Second>
         )}
         {asking && (
-          <div className="border-2 border-bark p-3 grid gap-2" role="alertdialog" aria-label="Write back">
-            <p>
-              Write <b>{chosen.map((k) => `${k} = ${before.get(k)}`).join(', ')}</b> to {t.unit || 'the unit'}
-              ? Each is read back: only that counts.
-            </p>
-            <span className="flex gap-2">
-              <Second onClick={() => void write()}>Write them</Second>
-              <Second onClick={() => setAsking(false)}>Leave it</Second>
-            </span>
-          </div>
+          <AskWriting
+            lines={chosen.map((k) => `${k} = ${before.get(k)}`)}
+            unit={t.unit}
+            onWrite={() => void write()}
+            onLeave={() => setAsking(false)}
+          />
         )}
-        {written && (
-          <ul className="rows" aria-label="Read back">
-            {written.map((w) => (
-              <li key={w.key} className="flex gap-2 items-center">
-                {w.kept ? <TickBox size={16} /> : <Warn size={16} />}
-                <span>
-                  <b className="mono">{w.key}</b> {w.kept ? 'reads' : `wanted ${w.wanted}, reads`}{' '}
-                  {w.readBack ?? 'nothing'}
-                  {!w.kept && w.said !== 'OK' && <span className="note block">{w.said}</span>}
-                </span>
-              </li>
-            ))}
-          </ul>
-        )}
+        {written && <ReadBack written={written} />}
         <p className="note">
           Dump before the board comes out, dump after: what was set by hand over the years stands in the
           difference. Serial numbers and calibrations of the new board have to stay its own.
@@ -243,25 +177,3 @@ export function SettingsSheet() {
 }
 
 const unitOf = (unit: string) => (unit.trim() ? { unit: unit.trim() } : {});
-
-function FromFile({ label, onText }: { label: string; onText(text: string): void }) {
-  const [wrong, setWrong] = useState<string | null>(null);
-  const read = async ([one]: [File, ...File[]]) => {
-    if (one.size > 500_000) return setWrong('the file is over 500 kB: that is no dump of settings');
-    setWrong(null);
-    onText((await one.text()).replace(/^\uFEFF/, ''));
-  };
-  return (
-    <span className="flex gap-2 items-center">
-      <FileButton
-        small
-        label={`File of the dump ${label}`}
-        accept=".txt,.cfg,.ini,.log,.g,text/plain"
-        onFiles={read}
-      >
-        From a file
-      </FileButton>
-      {wrong && <Wrong>{wrong}</Wrong>}
-    </span>
-  );
-}

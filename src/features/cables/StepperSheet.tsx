@@ -2,7 +2,7 @@ import { Refusal } from '../../core/refusal';
 import { STEPPER_DRIVERS, type StepperDriver, stepperSet } from '../../core/sums';
 import { parseReading } from '../../core/unit';
 import { SelectField, TextField, Wrong } from '../../ui/Field';
-import { useTyped } from './use-typed';
+import { useTyped } from '../../ui/use-kept';
 
 const EMPTY = { driver: '4988', ohms: '0.1', by: 'vref', value: '0.8' };
 const WAYS = {

@@ -1,8 +1,9 @@
 import { useMemo, useState } from 'react';
 import { type FaceNow, facesNow, faceToShow, type PinTone } from '../../core/job';
 import { Second } from '../../ui/Action';
-import { FaceDrawing, PinMark } from '../../ui/FaceDrawing';
+import { FaceDrawing } from '../../ui/FaceDrawing';
 import { Wrong } from '../../ui/Field';
+import { PinMark } from '../../ui/PinMark';
 import { useJob } from '../job/use-job';
 import { AddFace } from './AddFace';
 import { PinForm } from './PinForm';

@@ -1,17 +1,12 @@
-import { type Remote, wrap } from 'comlink';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { type JobState, type TraceView, traceRequest, traceView } from '../../core/job';
 import { type TraceAnswer, type TraceRequest, trace } from '../../core/trace';
+import { beside } from '../../workers/beside';
 import type { TraceWorker } from '../../workers/trace.worker';
 
-let worker: Remote<TraceWorker> | undefined;
-
-const reckon = () => {
-  worker ??= wrap<TraceWorker>(
-    new Worker(new URL('../../workers/trace.worker.ts', import.meta.url), { type: 'module' }),
-  );
-  return worker;
-};
+const reckon = beside<TraceWorker>(
+  () => new Worker(new URL('../../workers/trace.worker.ts', import.meta.url), { type: 'module' }),
+);
 
 /** Elements up to which the page itself looks two checks ahead at once. */
 const MOST_AT_ONCE = 150;

@@ -1,16 +1,12 @@
-import { type Remote, wrap } from 'comlink';
+import type { Remote } from 'comlink';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { JobState } from '../../core/job';
+import { beside } from '../../workers/beside';
 import type { WaysWorker } from '../../workers/ways.worker';
 
-let worker: Remote<WaysWorker> | undefined;
-
-const reckon = () => {
-  worker ??= wrap<WaysWorker>(
-    new Worker(new URL('../../workers/ways.worker.ts', import.meta.url), { type: 'module' }),
-  );
-  return worker;
-};
+const reckon = beside<WaysWorker>(
+  () => new Worker(new URL('../../workers/ways.worker.ts', import.meta.url), { type: 'module' }),
+);
 
 /** How long the page itself looks for an order before it leaves it to the worker, ms. */
 const AT_ONCE_MS = 25;
@@ -24,11 +20,11 @@ const BESIDE_MS = 1500;
 export function useWays<A extends { optimal: boolean }>(
   job: JobState,
   at: (job: JobState, timeLimitMs: number) => A | null,
-  beside: (w: Remote<WaysWorker>, job: JobState, timeLimitMs: number) => Promise<A | null>,
+  reckoned: (w: Remote<WaysWorker>, job: JobState, timeLimitMs: number) => Promise<A | null>,
 ): { answer: A | null; reckoning: boolean } {
   const first = useMemo(() => at(job, AT_ONCE_MS), [job, at]);
   const [better, setBetter] = useState<{ for: A; answer: A | null } | null>(null);
-  const ask = useRef(beside);
+  const ask = useRef(reckoned);
   const open = first !== null && !first.optimal;
   useEffect(() => {
     if (!open || !first) return;

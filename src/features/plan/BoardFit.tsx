@@ -9,7 +9,7 @@ import { Action, Second } from '../../ui/Action';
 import { Dialog } from '../../ui/Dialog';
 import { TextField, Wrong } from '../../ui/Field';
 import { TickBox, Warn } from '../../ui/Signs';
-import { useTyped } from '../cables/use-typed';
+import { useTyped } from '../../ui/use-kept';
 import { useJob } from '../job/use-job';
 import { openSum } from '../sums/open-sum';
 

@@ -3,6 +3,7 @@ import { COMPETENCES, type ReferRequest, weighReferral } from '../../core/refer'
 import { Refusal } from '../../core/refusal';
 import { Action, Second } from '../../ui/Action';
 import { Choices, TextField, Wrong } from '../../ui/Field';
+import { kept } from '../../ui/kept';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 import { useTrace } from '../job/use-trace';
@@ -22,13 +23,6 @@ interface Form {
 
 /** What stays the same from job to job at one bench. */
 const KEPT = 'mulch-rates';
-const kept = (): Partial<Form> => {
-  try {
-    return JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<Form>;
-  } catch {
-    return {};
-  }
-};
 
 const figure = (text: string) => (text.trim() === '' ? undefined : Number(text.trim().replace(',', '.')));
 const cents = (text: string) => {
@@ -78,7 +72,7 @@ export function ReferOrRepair() {
   const [reason, setReason] = useState(weighed?.reason ?? '');
   const [wrong, setWrong] = useState<Refused | null>(null);
   useEffect(() => {
-    if (!weighed) setF((x) => ({ ...x, ...kept() }));
+    if (!weighed) setF((x) => ({ ...x, ...kept.read<Partial<Form>>(KEPT) }));
   }, [weighed]);
 
   const set = (more: Partial<Form>) => {
@@ -106,7 +100,7 @@ export function ReferOrRepair() {
     });
     setWrong(refused);
     if (refused) return;
-    localStorage.setItem(KEPT, JSON.stringify({ currency: f.currency, rate: f.rate }));
+    kept.write(KEPT, { currency: f.currency, rate: f.rate });
     setOpen(false);
     if (choice === 'refer') go('plan');
   };

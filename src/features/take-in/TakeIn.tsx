@@ -1,5 +1,4 @@
 import { useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
 import { PATTERNS, type Pattern } from '../../core/job';
 import { HAZARD_KINDS, HAZARDS, type HazardKind } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
@@ -32,141 +31,121 @@ export function TakeIn() {
   const { job, record, go } = useJob();
   const { intake, whole: map } = job;
   const [wrong, setWrong] = useState<Refused | null>(null);
-  const form = useForm<Form>({
-    defaultValues: {
-      function: intake?.function ?? (map.functions.length === 1 ? (map.functions[0]?.id ?? '') : ''),
-      alsoFails: intake?.alsoFails ?? [],
-      symptom: intake?.symptom ?? '',
-      pattern: intake?.pattern ?? 'always',
-      since: intake?.since ?? '',
-      unitSays: intake?.unitSays ?? '',
-      variant: intake?.variant ?? '',
-      keep: intake?.keep.join(', ') ?? '',
-      hazards: [],
-    },
+  const [f, setForm] = useState<Form>(() => ({
+    function: intake?.function ?? (map.functions.length === 1 ? (map.functions[0]?.id ?? '') : ''),
+    alsoFails: intake?.alsoFails ?? [],
+    symptom: intake?.symptom ?? '',
+    pattern: intake?.pattern ?? 'always',
+    since: intake?.since ?? '',
+    unitSays: intake?.unitSays ?? '',
+    variant: intake?.variant ?? '',
+    keep: intake?.keep.join(', ') ?? '',
+    hazards: [],
+  }));
+  const put = (more: Partial<Form>) => setForm((now) => ({ ...now, ...more }));
+  const text = (key: 'symptom' | 'since' | 'unitSays' | 'keep') => ({
+    value: f[key],
+    onChange: (e: { target: { value: string } }) => put({ [key]: e.target.value }),
+    autoComplete: 'off' as const,
   });
-  const save = (then: 'trace' | 'plan') =>
-    form.handleSubmit((f) => {
-      const text = (v: string) => v.trim();
-      const refused = record('intake.recorded', {
-        function: f.function,
-        symptom: text(f.symptom),
-        pattern: f.pattern,
-        keep: f.keep.split(',').map(text).filter(Boolean),
-        ...(alsoFails(f).length ? { alsoFails: alsoFails(f) } : {}),
-        ...(text(f.since) ? { since: text(f.since) } : {}),
-        ...(text(f.unitSays) ? { unitSays: text(f.unitSays) } : {}),
-        ...(f.variant ? { variant: f.variant } : {}),
-        ...(f.hazards.length ? { addHazards: f.hazards } : {}),
-      });
-      setWrong(refused);
-      if (!refused) go(then);
+  const save = (then: 'trace' | 'plan') => {
+    const typed = (v: string) => v.trim();
+    const refused = record('intake.recorded', {
+      function: f.function,
+      symptom: typed(f.symptom),
+      pattern: f.pattern,
+      keep: f.keep.split(',').map(typed).filter(Boolean),
+      ...(alsoFails(f).length ? { alsoFails: alsoFails(f) } : {}),
+      ...(typed(f.since) ? { since: typed(f.since) } : {}),
+      ...(typed(f.unitSays) ? { unitSays: typed(f.unitSays) } : {}),
+      ...(f.variant ? { variant: f.variant } : {}),
+      ...(f.hazards.length ? { addHazards: f.hazards } : {}),
     });
+    setWrong(refused);
+    if (!refused) go(then);
+  };
   const at = (path: string) => (wrong?.path === path ? wrong.reason : undefined);
-  const keep = form.watch('keep');
-  const main = form.watch('function');
-  const says = form.watch('unitSays');
+  const { keep, function: main, unitSays: says } = f;
   const known = new Set(map.hazards.map((h) => h.kind));
   const addable = HAZARD_KINDS.filter((k) => !known.has(k));
 
   return (
     <div className="cols">
       <div>
-        <form className="pad grid gap-5 content-start" onSubmit={save('trace')} noValidate>
+        <form
+          className="pad grid gap-5 content-start"
+          onSubmit={(e) => {
+            e.preventDefault();
+            save('trace');
+          }}
+          noValidate
+        >
           <h2 className="headline">What does it do wrong?</h2>
-          <Controller
-            control={form.control}
+
+          <Choices
+            label="It should do this, and does not"
             name="function"
-            render={({ field }) => (
-              <Choices
-                label="It should do this, and does not"
-                name="function"
-                value={field.value}
-                onPick={field.onChange}
-                options={map.functions.map((f) => ({ value: f.id, words: f.name }))}
-                wrong={at('/function')}
-              />
-            )}
+            value={f.function}
+            onPick={(v) => put({ function: v })}
+            options={map.functions.map((x) => ({ value: x.id, words: x.name }))}
+            wrong={at('/function')}
           />
           {map.functions.length > 1 && main && (
-            <Controller
-              control={form.control}
+            <Choices
+              many
+              label="And fails with it"
               name="alsoFails"
-              render={({ field }) => (
-                <Choices
-                  many
-                  label="And fails with it"
-                  name="alsoFails"
-                  value={field.value}
-                  onPick={(v) => field.onChange(toggled(field.value, v))}
-                  options={map.functions
-                    .filter((f) => f.id !== main)
-                    .map((f) => ({ value: f.id, words: f.name }))}
-                  hint="What fails together is looked for where both come from."
-                />
-              )}
+              value={f.alsoFails}
+              onPick={(v) => put({ alsoFails: toggled(f.alsoFails, v) })}
+              options={map.functions
+                .filter((x) => x.id !== main)
+                .map((x) => ({ value: x.id, words: x.name }))}
+              hint="What fails together is looked for where both come from."
             />
           )}
           <div className="grid grid-cols-[minmax(0,2fr)_minmax(0,1fr)] max-[760px]:grid-cols-1 gap-4">
             <TextField
               label="What happens instead"
               placeholder="drops out on the left side"
-              autoComplete="off"
-              {...form.register('symptom')}
+              {...text('symptom')}
               wrong={at('/symptom')}
             />
-            <TextField
-              label="Since when"
-              placeholder="last Sunday"
-              autoComplete="off"
-              {...form.register('since')}
-            />
+            <TextField label="Since when" placeholder="last Sunday" {...text('since')} />
           </div>
-          <Controller
-            control={form.control}
+
+          <Choices
+            label="How often"
             name="pattern"
-            render={({ field }) => (
-              <Choices
-                label="How often"
-                name="pattern"
-                value={field.value}
-                onPick={field.onChange}
-                options={PATTERNS.map((p) => ({ value: p, words: p }))}
-                hint="A fault that comes and goes is looked for in another way: one good answer clears less."
-              />
-            )}
+            value={f.pattern}
+            onPick={(v) => put({ pattern: v as Pattern })}
+            options={PATTERNS.map((p) => ({ value: p, words: p }))}
+            hint="A fault that comes and goes is looked for in another way: one good answer clears less."
           />
+
           <TextField
             label="What the unit itself says"
             placeholder="a message, a code, a lamp"
-            autoComplete="off"
-            {...form.register('unitSays')}
+            {...text('unitSays')}
             hint="When it already names the culprit, go straight to Plan."
           />
           {map.variants && map.variants.length > 0 && (
-            <Controller
-              control={form.control}
-              name="variant"
-              render={({ field }) => (
-                <WhichVariant map={map} value={field.value} onPick={field.onChange} wrong={at('/variant')} />
-              )}
+            <WhichVariant
+              map={map}
+              value={f.variant}
+              onPick={(v) => put({ variant: v })}
+              wrong={at('/variant')}
             />
           )}
           <div className="grid gap-2">
             <TextField
               label="What must not be lost"
               placeholder="stored data, settings"
-              autoComplete="off"
-              {...form.register('keep')}
+              {...text('keep')}
               hint="Parted by commas. It comes up again at Hand over."
             />
             <div className="flex flex-wrap gap-2">
               {KEEP.filter((k) => !keep.includes(k)).map((k) => (
-                <Second
-                  key={k}
-                  small
-                  onClick={() => form.setValue('keep', keep.trim() ? `${keep.trim()}, ${k}` : k)}
-                >
+                <Second key={k} small onClick={() => put({ keep: keep.trim() ? `${keep.trim()}, ${k}` : k })}>
                   {k}
                 </Second>
               ))}
@@ -179,7 +158,7 @@ export function TakeIn() {
             <Action type="submit" keyName="Enter">
               {intake ? 'Record again' : 'Record'}
             </Action>
-            <Second onClick={save('plan')}>
+            <Second onClick={() => save('plan')}>
               {says.trim() ? `Plan at once: “${says.trim()}”` : 'Plan at once, the cause is known'}
             </Second>
           </div>
@@ -208,23 +187,17 @@ export function TakeIn() {
           ))}
         </ul>
         {addable.length > 0 && (
-          <Controller
-            control={form.control}
+          <Choices
+            many
+            label="Also in this one"
             name="hazards"
-            render={({ field }) => (
-              <Choices
-                many
-                label="Also in this one"
-                name="hazards"
-                value={field.value}
-                onPick={(v) => field.onChange(toggled(field.value, v as HazardKind))}
-                options={addable.map((k) => ({
-                  value: k,
-                  words: HAZARDS[k].name,
-                }))}
-                hint="Each one gets its gate in Make safe."
-              />
-            )}
+            value={f.hazards}
+            onPick={(v) => put({ hazards: toggled(f.hazards, v as HazardKind) })}
+            options={addable.map((k) => ({
+              value: k,
+              words: HAZARDS[k].name,
+            }))}
+            hint="Each one gets its gate in Make safe."
           />
         )}
         <div className="border-t border-rule pt-3">

@@ -3,8 +3,9 @@ import { designated } from '../../../core/job';
 import { Refusal } from '../../../core/refusal';
 import { type Face, faceText, readFaceText, type UnitMap } from '../../../core/unit';
 import { Second } from '../../../ui/Action';
-import { FaceDrawing, PinMark } from '../../../ui/FaceDrawing';
+import { FaceDrawing } from '../../../ui/FaceDrawing';
 import { AreaField } from '../../../ui/Field';
+import { PinMark } from '../../../ui/PinMark';
 import { PinForm } from '../../faces/PinForm';
 
 /** What is drawn on each face, written one thing a line, and its pins, set by tap or typed. */

@@ -1,30 +1,22 @@
-import { Tabs } from 'radix-ui';
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { ulid } from 'ulid';
 import { Refusal } from '../../../core/refusal';
-import { addElement, connect, ELEMENT_KINDS, gapsOf, type UnitMap } from '../../../core/unit';
+import { gapsOf, type UnitMap } from '../../../core/unit';
 import { Action, Second } from '../../../ui/Action';
-import { TextField, Wrong } from '../../../ui/Field';
+import { Wrong } from '../../../ui/Field';
 import { useKeys } from '../../../ui/Keys';
 import { Warn } from '../../../ui/Signs';
 import { openJobOn } from '../open-job';
 import { type Failure, send } from '../send';
 import { UnitsFrame } from '../UnitsFrame';
-import { EditTable } from './EditTable';
+import { ChainEditor } from './ChainEditor';
+import type { EditedUnit } from './edited-unit';
 import { Learned, type LearnedRow } from './Learned';
+import { MapNames } from './MapNames';
+import { MapTables } from './MapTables';
 import type { Sheet } from './sheet';
-import { SHEETS } from './sheets/index';
+import { Theirs } from './Theirs';
 import { useDraft } from './use-draft';
-
-/** The drawing board is fetched when the page is alive. */
-const Canvas = lazy(() => import('./Canvas').then((m) => ({ default: m.Canvas })));
-
-export interface EditedUnit {
-  id: string;
-  version: number;
-  place: string;
-  map: UnitMap;
-}
 
 /** The map of a unit, worked on as a drawing and as tables. */
 export function MapEditor({ unit, learned }: { unit: EditedUnit; learned: LearnedRow[] }) {
@@ -36,13 +28,11 @@ export function MapEditor({ unit, learned }: { unit: EditedUnit; learned: Learne
   const { map, place, version } = d.draft;
   const [open, setOpen] = useState<Sheet['id']>('elements');
   const [chosen, setChosen] = useState<string | null>(null);
-  const [alive, setAlive] = useState(false);
   const [refusal, setRefusal] = useState<string | null>(null);
   const [failure, setFailure] = useState<Failure | null>(null);
   const [theirs, setTheirs] = useState<EditedUnit | null>(null);
   const [busy, setBusy] = useState('');
   const [saved, setSaved] = useState('');
-  useEffect(() => setAlive(true), []);
   const bindings = useMemo(() => ({ u: d.undo, 'Shift+U': d.redo }), [d.undo, d.redo]);
   useKeys(bindings);
 
@@ -96,7 +86,6 @@ export function MapEditor({ unit, learned }: { unit: EditedUnit; learned: Learne
   };
 
   const gaps = gapsOf(map);
-  const wrongIn = (id: string) => d.wrong?.path.startsWith(`/${id}`);
 
   return (
     <UnitsFrame
@@ -153,86 +142,35 @@ export function MapEditor({ unit, learned }: { unit: EditedUnit; learned: Learne
         <div className="pad grid gap-2 border-b border-rule">
           <Wrong>{failure.reason}. What you changed is still here.</Wrong>
           {theirs && (
-            <div className="flex flex-wrap gap-2 items-center">
-              <span className="note">{differences(map, theirs.map)}</span>
-              <Second
-                small
-                onClick={() => {
-                  d.restart({ map: theirs.map, place: theirs.place, version: theirs.version });
-                  setTheirs(null);
-                  setFailure(null);
-                }}
-              >
-                Take theirs, drop mine
-              </Second>
-              <Second small onClick={() => save(theirs.version)}>
-                Keep mine over theirs
-              </Second>
-            </div>
+            <Theirs
+              mine={map}
+              theirs={theirs}
+              onTake={() => {
+                d.restart({ map: theirs.map, place: theirs.place, version: theirs.version });
+                setTheirs(null);
+                setFailure(null);
+              }}
+              onKeep={() => save(theirs.version)}
+            />
           )}
         </div>
       )}
-      <div className="pad grid grid-cols-4 max-[900px]:grid-cols-2 gap-4">
-        {(['name', 'maker', 'model'] as const).map((k) => (
-          <TextField
-            key={k}
-            label={{ name: 'What it is', maker: 'Maker', model: 'Model' }[k]}
-            value={map[k]}
-            onChange={(e) => put({ ...map, [k]: e.target.value }, k)}
-            wrong={k === 'name' && !map.name.trim() ? 'give the unit a name' : undefined}
-            autoComplete="off"
-          />
-        ))}
-        <TextField
-          label="Where it stands"
-          value={place}
-          onChange={(e) => d.change({ map, place: e.target.value, version }, 'place')}
-          autoComplete="off"
-        />
-      </div>
-      {alive ? (
-        <Suspense fallback={<p className="pad note h-[300px]">Drawing the chain</p>}>
-          <Canvas
-            map={map}
-            chosen={chosen}
-            onConnect={(from, to) => attempt(() => connect(map, from, to))}
-            onCut={(gone) => put({ ...map, feeds: map.feeds.filter((_, k) => !gone.includes(k)) })}
-            onChoose={(id) => {
-              setChosen(id);
-              setOpen('elements');
-            }}
-          />
-        </Suspense>
-      ) : (
-        <p className="pad note h-[300px]">Drawing the chain</p>
-      )}
-      <div className="pad flex flex-wrap gap-2 items-center border-b border-rule">
-        <span className="note">{chosen ? `Add after ${chosen}:` : 'Add:'}</span>
-        {ELEMENT_KINDS.map((kind) => (
-          <Second
-            key={kind}
-            small
-            onClick={() =>
-              attempt(() => {
-                const next = addElement(
-                  map,
-                  kind,
-                  map.elements.some((e) => e.id === chosen) ? (chosen ?? undefined) : undefined,
-                );
-                setChosen(next.elements.at(-1)?.id ?? null);
-                return next;
-              })
-            }
-          >
-            + {kind}
-          </Second>
-        ))}
-        {chosen && (
-          <Second small onClick={() => setChosen(null)}>
-            not after {chosen}
-          </Second>
-        )}
-      </div>
+      <MapNames
+        map={map}
+        place={place}
+        onName={(k, text) => put({ ...map, [k]: text }, k)}
+        onPlace={(text) => d.change({ map, place: text, version }, 'place')}
+      />
+      <ChainEditor
+        map={map}
+        chosen={chosen}
+        onChosen={(id) => {
+          setChosen(id);
+          if (id) setOpen('elements');
+        }}
+        onChange={put}
+        attempt={attempt}
+      />
       {gaps.map((g) => (
         <p key={g.says} className="px-4 py-2 flex gap-2 text-[14px] border-b border-rule">
           <span className="text-ochre">
@@ -241,41 +179,8 @@ export function MapEditor({ unit, learned }: { unit: EditedUnit; learned: Learne
           {g.says}
         </p>
       ))}
-      <Tabs.Root
-        value={open}
-        onValueChange={(v) => setOpen(v as Sheet['id'])}
-        className="pad grid grid-cols-[minmax(0,1fr)] gap-3"
-      >
-        <Tabs.List className="tabs" aria-label="Lists of the map">
-          {SHEETS.map((s) => (
-            <Tabs.Trigger key={s.id} value={s.id}>
-              {s.title} <b>{s.count(map)}</b>
-              {wrongIn(s.id) && <Warn size={14} />}
-            </Tabs.Trigger>
-          ))}
-        </Tabs.List>
-        {SHEETS.map((s) => (
-          <Tabs.Content key={s.id} value={s.id} className="grid grid-cols-[minmax(0,1fr)] gap-3">
-            <EditTable sheet={s} map={map} wrong={d.wrong} onChange={put} />
-            {s.id !== 'elements' && (
-              <Second small className="justify-self-start" onClick={() => put(s.add(map))}>
-                Add a row
-              </Second>
-            )}
-            {s.below && <s.below map={map} onChange={put} />}
-          </Tabs.Content>
-        ))}
-      </Tabs.Root>
+      <MapTables map={map} open={open} onOpen={setOpen} wrong={d.wrong} onChange={put} />
       <Learned rows={learned} map={map} />
     </UnitsFrame>
   );
-}
-
-/** In which lists two maps differ. */
-function differences(mine: UnitMap, other: UnitMap): string {
-  const apart = SHEETS.filter((s) => JSON.stringify(mine[s.id] ?? []) !== JSON.stringify(other[s.id] ?? []));
-  const lists = apart.map((s) => `${s.title.toLowerCase()} (${s.count(mine)} here, ${s.count(other)} there)`);
-  return lists.length
-    ? `Yours and theirs differ in ${lists.join(', ')}.`
-    : 'Yours and theirs differ in names only.';
 }

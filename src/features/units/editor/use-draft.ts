@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Refusal } from '../../../core/refusal';
 import { type UnitMap, validateMap } from '../../../core/unit';
+import { kept as store } from '../../../ui/kept';
 import type { Failure } from '../send';
 
 interface Draft {
@@ -31,14 +32,10 @@ export function useDraft(key: string, kept: Draft) {
   const [past, setPast] = useState<Past>({ now: kept, back: [], forth: [], at: '' });
   const [found, setFound] = useState(false);
   useEffect(() => {
-    try {
-      const left = localStorage.getItem(key);
-      if (!left) return;
-      setPast((p) => ({ ...p, now: JSON.parse(left) as Draft }));
-      setFound(true);
-    } catch {
-      localStorage.removeItem(key);
-    }
+    const left = store.read<Draft>(key);
+    if (!left) return;
+    setPast((p) => ({ ...p, now: left }));
+    setFound(true);
   }, [key]);
 
   const change = useCallback(
@@ -52,7 +49,7 @@ export function useDraft(key: string, kept: Draft) {
           at,
         };
       });
-      localStorage.setItem(key, JSON.stringify(next));
+      store.write(key, next);
     },
     [key],
   );
@@ -62,12 +59,12 @@ export function useDraft(key: string, kept: Draft) {
         const other = way === 'back' ? 'forth' : 'back';
         const next = p[way].at(-1);
         if (!next) return p;
-        localStorage.setItem(key, JSON.stringify(next));
+        store.write(key, next);
         return { ...p, now: next, [way]: p[way].slice(0, -1), [other]: [...p[other], p.now], at: '' };
       }),
     [key],
   );
-  const drop = useCallback(() => localStorage.removeItem(key), [key]);
+  const drop = useCallback(() => store.drop(key), [key]);
 
   const wrong = useMemo<Failure | null>(() => {
     try {

@@ -1,6 +1,7 @@
 import type { Header, MixupsAnswer } from '../../../core/mixups';
 import type { UnitMap } from '../../../core/unit';
-import { FaceDrawing, PinMark } from '../../../ui/FaceDrawing';
+import { FaceDrawing } from '../../../ui/FaceDrawing';
+import { PinMark } from '../../../ui/PinMark';
 
 const ROOM = 24;
 

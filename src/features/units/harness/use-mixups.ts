@@ -1,16 +1,12 @@
-import { type Remote, wrap } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import { type MixupsAnswer, type MixupsRequest, mixups } from '../../../core/mixups';
 import { Refusal } from '../../../core/refusal';
+import { beside } from '../../../workers/beside';
 import type { MixupsWorker } from '../../../workers/mixups.worker';
 
-let worker: Remote<MixupsWorker> | undefined;
-const reckon = () => {
-  worker ??= wrap<MixupsWorker>(
-    new Worker(new URL('../../../workers/mixups.worker.ts', import.meta.url), { type: 'module' }),
-  );
-  return worker;
-};
+const reckon = beside<MixupsWorker>(
+  () => new Worker(new URL('../../../workers/mixups.worker.ts', import.meta.url), { type: 'module' }),
+);
 
 /** Plugs up to which the page works them out itself. */
 const MOST_AT_ONCE = 40;

@@ -1,0 +1,106 @@
+import { ulid } from 'ulid';
+import { Refusal } from '../../core/refusal';
+import {
+  type Description,
+  type ElementKind,
+  type HazardKind,
+  parseReading,
+  type TapHow,
+} from '../../core/unit';
+
+/** One row as it is typed. */
+export interface Row {
+  /** tells it from the others while it is typed */
+  key: string;
+  mark: string;
+  name: string;
+  kind: ElementKind;
+  outside: boolean;
+  tap: string;
+  how: TapHow;
+  should: string;
+  tolerance: string;
+  unit: string;
+  inside: boolean;
+}
+
+/** A unit not met before, as it is typed. */
+export interface Form {
+  name: string;
+  maker: string;
+  model: string;
+  place: string;
+  does: string;
+  cover: string;
+  coverMinutes: string;
+  hazards: HazardKind[];
+  rows: Row[];
+}
+
+/** A row as it begins. */
+export const row = (mark: string, name: string, kind: ElementKind): Row => ({
+  key: ulid(),
+  mark,
+  name,
+  kind,
+  outside: false,
+  tap: '',
+  how: 'measure',
+  should: '',
+  tolerance: '',
+  unit: 'V',
+  inside: true,
+});
+export const BLANK: Form = {
+  name: '',
+  maker: '',
+  model: '',
+  place: '',
+  does: '',
+  cover: 'cover',
+  coverMinutes: '3',
+  hazards: [],
+  rows: [row('J1', 'input', 'connector'), row('W1', 'cable', 'cable'), row('A1', 'main board', 'board')],
+};
+const number = (text: string, path: string): number => {
+  try {
+    return parseReading(text);
+  } catch (error) {
+    throw new Refusal(error instanceof Refusal ? error.message : String(error), path);
+  }
+};
+
+/** The typed form as the core's description, with readings read. */
+export function descriptionOf(f: Form): Description {
+  return {
+    name: f.name,
+    maker: f.maker,
+    model: f.model,
+    does: f.does,
+    cover: f.cover,
+    coverMinutes: f.cover.trim() ? number(f.coverMinutes, '/coverMinutes') : 0,
+    hazards: f.hazards,
+    rows: f.rows.map((r, i) => ({
+      id: r.mark.trim(),
+      name: r.name,
+      kind: r.kind,
+      ...(r.outside ? { outside: true } : {}),
+      ...(r.tap.trim()
+        ? {
+            tap: {
+              id: r.tap.trim(),
+              how: r.how,
+              inside: r.inside,
+              ...(r.how === 'measure'
+                ? {
+                    nominal: number(r.should, `/rows/${i}/tap/nominal`),
+                    tolerance: number(r.tolerance, `/rows/${i}/tap/tolerance`),
+                    unit: r.unit,
+                  }
+                : {}),
+            },
+          }
+        : {}),
+    })),
+  };
+}
