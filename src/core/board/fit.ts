@@ -1,4 +1,4 @@
-import type { FitVerdict } from '../fit';
+import { type FitVerdict, worstOf } from '../fit';
 import type { Header, HeaderLine } from '../mixups';
 import { type JumpersRequest, jumpers } from '../settings';
 
@@ -45,7 +45,6 @@ export interface BoardFitAnswer {
   work: string[];
 }
 
-const RANK: FitVerdict[] = ['pass', 'warn', 'fits after work', 'not known', 'fail'];
 /** Holes further apart than this do not take the same screws, mm. Common practice, no source. */
 const HOLE_MM = 0.6;
 
@@ -225,10 +224,16 @@ const carried: Rule = ({ old, new: fresh }) => {
       ];
 };
 
-/** Every rule of the comparison. A new one is a new entry here and nowhere else. */
-const RULES: Rule[] = [supply, connectors, mounting, jumperLine, firmware, control, carried];
-/** Lines whose absence of knowledge keeps a board from being called fitting. */
-const MUST_KNOW = /^(connector|supply)/;
+/** Every rule of the comparison, and whether a board is called fitting while it is not known. */
+const RULES: { rule: Rule; mustKnow: boolean }[] = [
+  { rule: supply, mustKnow: true },
+  { rule: connectors, mustKnow: true },
+  { rule: mounting, mustKnow: false },
+  { rule: jumperLine, mustKnow: false },
+  { rule: firmware, mustKnow: false },
+  { rule: control, mustKnow: false },
+  { rule: carried, mustKnow: false },
+];
 
 /**
  * Whether one board may take the place of another: contact by contact, mounting, supply, jumpers for
@@ -240,11 +245,11 @@ const MUST_KNOW = /^(connector|supply)/;
  * @example boardFit({ old, new: fresh, supplyVolts: 24 }).verdict // 'fail'
  */
 export function boardFit(r: BoardFitRequest): BoardFitAnswer {
-  const lines = RULES.flatMap((rule) => rule(r));
-  const counts = lines.filter((l) => l.verdict !== 'not known' || MUST_KNOW.test(l.line));
-  const verdict = counts.reduce<FitVerdict>(
-    (worst, l) => (RANK.indexOf(l.verdict) > RANK.indexOf(worst) ? l.verdict : worst),
-    'pass',
-  );
-  return { lines, verdict, work: lines.flatMap((l) => (l.verdict === 'fail' ? [] : (l.work ?? []))) };
+  const judged = RULES.flatMap(({ rule, mustKnow }) => rule(r).map((line) => ({ line, mustKnow })));
+  const lines = judged.map((j) => j.line);
+  return {
+    lines,
+    verdict: worstOf(judged.map(({ line, mustKnow }) => ({ verdict: line.verdict, mustKnow }))),
+    work: lines.flatMap((l) => (l.verdict === 'fail' ? [] : (l.work ?? []))),
+  };
 }

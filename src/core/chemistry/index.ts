@@ -1,3 +1,4 @@
+export { sameChargeVolts } from './charge-class';
 export { checkChemistry, FIGURE_NAMES } from './check';
 export { pointsText, readPoints } from './points-text';
 export * from './row';

@@ -36,8 +36,15 @@ export interface ChemistryRow {
   source: string;
 }
 
-export const CHEMISTRY_CLASSES = ['li-ion', 'LFP', 'lead-acid', 'NiMH'] as const;
-export type ChemistryClass = (typeof CHEMISTRY_CLASSES)[number];
+/** Classes of chemistry, each with the row that stands for it where only the class is known. */
+export const CLASS_ROWS = {
+  'li-ion': 'li-ion cell',
+  LFP: 'LFP cell',
+  'lead-acid': 'AGM 12 V',
+  NiMH: 'NiMH cell',
+} as const;
+export type ChemistryClass = keyof typeof CLASS_ROWS;
+export const CHEMISTRY_CLASSES = Object.keys(CLASS_ROWS) as ChemistryClass[];
 
 /** The rows in force, and how often they were changed: 0 as shipped. */
 export interface ChemistryTable {

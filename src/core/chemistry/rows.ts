@@ -1,4 +1,4 @@
-import type { ChemistryRow, ChemistryTable } from './row';
+import { type ChemistryClass, type ChemistryRow, type ChemistryTable, CLASS_ROWS } from './row';
 
 /** Rows as shipped, at 25 °C. All from memory; a maker’s figures come first, and every row can be changed. */
 export const CHEMISTRY_ROWS: ChemistryRow[] = [
@@ -160,6 +160,16 @@ export const CHEMISTRY_ROWS: ChemistryRow[] = [
 /** The table before anybody changed it. */
 export const SHIPPED: ChemistryTable = { version: 0, rows: CHEMISTRY_ROWS };
 
-/** The row of a class of chemistry: the last of its class, which is the one that sealed packs are made of. */
-export const rowOfClass = (rows: ChemistryRow[], name: string | undefined): ChemistryRow | undefined =>
-  rows.findLast((r) => r.class === name);
+/**
+ * The row of a class of chemistry: the one that stands for it, or, where somebody took that away, the
+ * one whose name comes first. The order of the rows does not matter.
+ *
+ * @param rows in force
+ * @param name of a class; undefined = not known
+ * @returns the row, or undefined
+ * @example rowOfClass(CHEMISTRY_ROWS, 'LFP')?.chemistry // 'LFP cell'
+ */
+export function rowOfClass(rows: ChemistryRow[], name: ChemistryClass | undefined): ChemistryRow | undefined {
+  const of = rows.filter((r) => r.class === name).sort((a, b) => (a.chemistry < b.chemistry ? -1 : 1));
+  return of.find((r) => name && r.chemistry === CLASS_ROWS[name]) ?? of[0];
+}

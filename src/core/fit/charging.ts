@@ -1,4 +1,4 @@
-import { CHEMISTRY_ROWS, type ChemistryRow, rowOfClass } from '../chemistry';
+import { CHEMISTRY_ROWS, type ChemistryClass, type ChemistryRow, rowOfClass } from '../chemistry';
 import { demand } from '../refusal';
 import { coldShare } from './runtime-curve';
 import type { BatterySheet } from './sheet';
@@ -37,7 +37,7 @@ export function chargeHours(
  * @example capacityFor('lead-acid', 1, 16, 20) // 20 Ah at k = 1
  */
 export function capacityFor(
-  chemistry: string,
+  chemistry: ChemistryClass,
   amps: number,
   hours: number,
   celsius = 20,

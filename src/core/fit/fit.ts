@@ -9,8 +9,9 @@ import { size } from './lines/size';
 import { age, memory, mounting } from './lines/upkeep';
 import { notesOf } from './notes';
 import type { BatteryFitRequest, FitLine, FitRule, FitVerdict } from './sheet';
+import { worstOf } from './worst';
 
-/** Every line of the comparison. A new one is a new entry here and nowhere else. */
+/** Every line of the comparison, in the order that matters. */
 const LINES: FitRule[] = [
   polarity,
   chargeClass,
@@ -40,10 +41,6 @@ export interface BatteryFitAnswer {
   /** transport, disposal and the cautions of its chemistry */
   notes: string[];
 }
-
-const RANK: FitVerdict[] = ['pass', 'warn', 'fits after work', 'not known', 'fail'];
-/** Lines without which no battery is called fitting. */
-const MUST_KNOW = new Set(['polarity', 'charge voltage', 'pack voltage', 'chemistry', 'size']);
 
 /** Over this no figure of a battery is: mm, V, A or Ah. */
 const MOST = 1e6;
@@ -92,19 +89,18 @@ export function batteryFit(r: BatteryFitRequest): BatteryFitAnswer {
   }
   if (r.rows) checkChemistry(r.rows);
   demand(r.today === undefined || Number.isFinite(Date.parse(r.today)), `“${r.today}” is no date`, '/today');
-  const lines = LINES.flatMap((l) => {
-    const judged = l.judge(r);
-    return judged ? [{ line: l.line, ...judged }] : [];
+  const judged = LINES.flatMap((rule) => {
+    const line = rule.judge(r);
+    return line ? [{ rule, line: { line: rule.line, ...line } }] : [];
   });
-  const counts = lines.filter((l) => l.verdict !== 'not known' || MUST_KNOW.has(l.line));
-  const verdict = counts.reduce<FitVerdict>(
-    (worst, l) => (RANK.indexOf(l.verdict) > RANK.indexOf(worst) ? l.verdict : worst),
-    'pass',
-  );
+  const lines = judged.map((j) => j.line);
+  const verdict = worstOf(judged.map((j) => ({ ...j.line, mustKnow: j.rule.mustKnow })));
   return {
     lines,
     verdict,
     notes: notesOf(r),
-    work: lines.flatMap((l) => (l.verdict === 'fail' && l.line !== 'polarity' ? [] : (l.work ?? []))),
+    work: judged.flatMap(({ rule, line }) =>
+      line.verdict === 'fail' && !rule.mendable ? [] : (line.work ?? []),
+    ),
   };
 }

@@ -15,3 +15,4 @@ export {
   VERDICT_WORDS,
   VERDICTS,
 } from './sheet';
+export { worstOf } from './worst';

@@ -85,6 +85,10 @@ export interface FitLine {
 /** What one line judges. */
 export interface FitRule {
   line: string;
+  /** without it no battery is called fitting */
+  mustKnow: boolean;
+  /** its work mends it even where it fails: leads exchanged in a plug */
+  mendable: boolean;
   /** null where nothing that it judges is known of either */
   judge(r: BatteryFitRequest): Omit<FitLine, 'line'> | null;
 }

@@ -116,7 +116,7 @@ describe('hours', () => {
     );
     expect(() => capacityFor('li-ion', 0, 1)).toThrow('load');
     expect(() => capacityFor('li-ion', 1, -1)).toThrow('hours');
-    expect(() => capacityFor('zinc', 1, 1)).toThrow('no chemistry');
+    expect(() => capacityFor('NiMH', 1, 1, 20, [])).toThrow('no chemistry');
   });
   it('charging takes longer than capacity over current, and is not known without either', () => {
     expect(chargeHours({ chemistry: 'li-ion', ampHours: 3 }, 1)).toBeCloseTo(3.6, 9);

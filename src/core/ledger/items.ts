@@ -93,27 +93,29 @@ export interface Item extends ItemDraft {
   at: string;
 }
 
-/** The last step home of each kind: what a final close asks of it. */
-export const HOME: Record<ItemKind, BackState[]> = {
-  fastener: ['tight', 'moved to'],
-  plug: ['proven', 'moved to'],
-  part: ['fitted', 'proven', 'moved to'],
-  tie: ['fitted', 'proven'],
-  tape: ['fitted', 'proven'],
-  media: ['fitted', 'proven'],
-  change: ['fitted', 'proven'],
+/** How one kind of thing comes home. */
+export interface Journey {
+  /** the states on its way back, in their order; `proven` only where it is proven by an act */
+  way: BackState[];
+  /** the state it goes to when it is put back */
+  back: BackState;
+  /** states in which a final close lets it be */
+  home: BackState[];
+}
+
+/** The one table of what may become of a thing, for every kind. */
+export const JOURNEYS: Record<ItemKind, Journey> = {
+  fastener: { way: ['loose', 'half tight', 'tight', 'moved to'], back: 'tight', home: ['tight', 'moved to'] },
+  plug: { way: ['plugged', 'proven', 'moved to'], back: 'plugged', home: ['proven', 'moved to'] },
+  part: { way: ['fitted', 'proven', 'moved to'], back: 'fitted', home: ['fitted', 'proven', 'moved to'] },
+  tie: { way: ['fitted', 'proven'], back: 'fitted', home: ['fitted', 'proven'] },
+  tape: { way: ['fitted', 'proven'], back: 'fitted', home: ['fitted', 'proven'] },
+  media: { way: ['fitted', 'proven'], back: 'fitted', home: ['fitted', 'proven'] },
+  change: { way: ['fitted', 'proven'], back: 'fitted', home: ['fitted', 'proven'] },
 };
 
-/** States a kind can take on its way back, in their order. */
-export const WAY_BACK: Record<ItemKind, BackState[]> = {
-  fastener: ['loose', 'half tight', 'tight', 'moved to'],
-  plug: ['plugged', 'proven', 'moved to'],
-  part: ['fitted', 'proven', 'moved to'],
-  tie: ['fitted'],
-  tape: ['fitted'],
-  media: ['fitted'],
-  change: ['fitted'],
-};
+/** Whether a thing of this kind can be proven by a click, a tug, a look. */
+export const isProvable = (kind: ItemKind): boolean => JOURNEYS[kind].way.includes('proven');
 
 const isOff = (s: string): s is OffState => (OFF_STATES as readonly string[]).includes(s);
 
@@ -150,7 +152,7 @@ export function owed(item: Item): string | null {
     const many = t.off === 1 && t.taken === 1 ? what : `${t.off} × ${what}`;
     return (item.by.aside ?? 0) > 0 ? `${many} still moved aside` : `${many} still ${placeWords(item.place)}`;
   }
-  const home = HOME[item.kind];
+  const { home } = JOURNEYS[item.kind];
   for (const [state, n] of Object.entries(item.by) as [ItemState, number][]) {
     if (n === 0 || home.includes(state as BackState)) continue;
     if (item.kind === 'plug') return `${what} is plugged but not proven`;

@@ -4,12 +4,13 @@ import {
   type Item,
   type ItemDraft,
   type ItemState,
+  isProvable,
+  JOURNEYS,
   OFF_STATES,
   type Place,
   placeWords,
   specOf,
   tally,
-  WAY_BACK,
 } from './items';
 
 export type CoverState = 'open' | 'trial' | 'final';
@@ -162,7 +163,7 @@ export function giveBack(ledger: Ledger, id: string, count: number, state: BackS
   const item = find(ledger, id);
   whole(count);
   demand(state !== 'proven', 'proving has its own entry: say how it was proven', '/state');
-  const way = WAY_BACK[item.kind];
+  const { way } = JOURNEYS[item.kind];
   demand(way.includes(state), `${specOf(item)} cannot be ${state}`, '/state');
   demand(item.count !== null, `${specOf(item)}: several, not counted. Count them first`, '/count');
   const earlier: ItemState[] = [
@@ -204,7 +205,7 @@ export function takeAgain(ledger: Ledger, id: string, count: number): Ledger {
   demand(count <= back, `only ${back} of ${specOf(item)} are back, not ${count}`, '/count');
   const by = { ...item.by };
   let left = count;
-  for (const s of [...WAY_BACK[item.kind]].reverse()) {
+  for (const s of [...JOURNEYS[item.kind].way].reverse()) {
     const n = Math.min(left, by[s] ?? 0);
     by[s] = (by[s] ?? 0) - n;
     left -= n;
@@ -231,7 +232,7 @@ export function prove(ledger: Ledger, id: string, how: string, at: string): Ledg
   demand(how.trim() !== '', 'say how it was proven: click, tug, both ends looked at', '/how');
   const t = tally(item);
   demand(t.off === 0 && t.back > 0, `${specOf(item)} is still ${placeWords(item.place)}`, '/item');
-  demand(item.kind !== 'fastener', 'a screw is tight or not, it is not proven', '/item');
+  demand(isProvable(item.kind), 'a screw is tight or not, it is not proven', '/item');
   return swapped(ledger, { ...item, by: { proven: t.back }, proof: { how: how.trim(), at } });
 }
 
@@ -249,7 +250,8 @@ export function countItem(ledger: Ledger, id: string, count: number): Ledger {
   const item = find(ledger, id);
   whole(count);
   demand(item.count === null, `${specOf(item)} was counted: ${item.count}`, '/item');
-  return swapped(ledger, { ...item, count, by: { off: count } });
+  const [state] = Object.keys(item.by) as ItemState[];
+  return swapped(ledger, { ...item, count, by: { [state ?? 'off']: count } });
 }
 
 /**

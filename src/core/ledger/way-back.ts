@@ -1,6 +1,6 @@
 import { closeRefusals } from './close';
 import { holds } from './cover';
-import { type BackState, type Item, placeWords, specOf, tally, WAY_BACK } from './items';
+import { type BackState, type Item, JOURNEYS, placeWords, specOf, tally } from './items';
 import type { Cover, Ledger } from './ledger';
 import { backWords } from './way-back-note';
 
@@ -23,8 +23,6 @@ function stepOf(item: Item): WayBackStep | null {
   const t = tally(item);
   if (item.undoneBy === 'nothing' && t.off > 0) return null;
   if (item.count === null) return { kind: 'count', item, left: 1, text: `Count ${specOf(item)}` };
-  const way = WAY_BACK[item.kind];
-  const last = way.find((s) => s === 'tight' || s === 'fitted' || s === 'plugged') as BackState;
   const left = t.off + (item.by.loose ?? 0) + (item.by['half tight'] ?? 0);
   if (left > 0) {
     const many = t.taken > 1 ? `${left} × ` : '';
@@ -39,7 +37,7 @@ function stepOf(item: Item): WayBackStep | null {
     return {
       kind: 'return',
       item,
-      to: last,
+      to: JOURNEYS[item.kind].back,
       left,
       text: `${verb} ${many}${specOf(item)}${item.from ? `, ${item.from}` : ''}`,
       note: [

@@ -3,6 +3,7 @@ export { type JumpersAnswer, type JumpersRequest, jumpers } from './jumpers';
 export { readOptions, readRules } from './rules-text';
 export {
   KEY_VERDICTS,
+  type KeyVerdict,
   type SettingsDiffAnswer,
   type SettingsDiffRequest,
   settingsDiff,

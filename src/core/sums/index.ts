@@ -1,15 +1,16 @@
+import type { ChemistryRow } from '../chemistry';
 import { colourCode } from './cables/colour-code';
 import { flatFlexCount, ribbonCount } from './cables/counts';
 import { ferrule, ferruleAwg, ferruleTwin } from './cables/ferrule';
 import { wire } from './cables/wire';
 import { wireDrop } from './cables/wire-drop';
 import { cellSpread } from './cells/cell-spread';
-import { chargeLeft } from './cells/charge-left';
-import { cellDensity } from './cells/density';
+import { chargeLeft, chargeLeftFrom } from './cells/charge-left';
+import { cellDensity, cellDensityFrom } from './cells/density';
 import { dischargeTo } from './cells/discharge-to';
 import { health } from './cells/health';
 import { internalResistance } from './cells/internal-resistance';
-import { cellLikely } from './cells/likely';
+import { cellLikely, cellLikelyFrom } from './cells/likely';
 import { pack } from './cells/pack';
 import { runtimeEnergy, runtimePeukert } from './cells/runtime';
 import { transport } from './cells/transport';
@@ -55,7 +56,7 @@ export interface SumDrawer {
   sums: Sum[];
 }
 
-/** Every bench sum. A new one is a new entry here and nowhere else. */
+/** Every bench sum. A new one is its file and an entry here. */
 export const SUM_DRAWERS: SumDrawer[] = [
   { title: 'Current and voltage', sums: [ohms, divider, fuse, ledString, stepperCurrent] },
   { title: 'Capacitors and resistors', sums: [discharge, resistorRead, resistorBands, eSeries] },
@@ -83,3 +84,18 @@ export const SUM_DRAWERS: SumDrawer[] = [
 ];
 
 export const SUMS: Sum[] = SUM_DRAWERS.flatMap((d) => d.sums);
+
+/**
+ * Every sum, those that read chemistry rows over the rows in force.
+ *
+ * @param rows in force; absent = as shipped
+ * @returns the sums in the order of the drawers
+ * @example sumsOver(CHEMISTRY_ROWS).length === SUMS.length // true
+ */
+export function sumsOver(rows?: ChemistryRow[]): Sum[] {
+  if (!rows) return SUMS;
+  const own = new Map(
+    [chargeLeftFrom(rows), cellDensityFrom(rows), cellLikelyFrom(rows)].map((s) => [s.name, s]),
+  );
+  return SUMS.map((s) => own.get(s.name) ?? s);
+}

@@ -1,7 +1,8 @@
 import { Command } from 'cmdk';
-import { SUM_DRAWERS, SUMS } from '../../core/sums';
+import { SUM_DRAWERS, sumsOver } from '../../core/sums';
 import { Second } from '../../ui/Action';
 import { Dialog } from '../../ui/Dialog';
+import { useChemistry } from '../batteries/use-chemistry';
 import type { SumAsked } from './open-sum';
 import { SumCard } from './SumCard';
 
@@ -25,7 +26,8 @@ export function SumFinder({
   onAsk(asked: SumAsked | null): void;
   onKeep?: ((text: string) => string | null) | undefined;
 }) {
-  const sum = SUMS.find((s) => s.name === asked.name);
+  const [{ rows }] = useChemistry();
+  const sum = sumsOver(rows).find((s) => s.name === asked.name);
   return (
     <Dialog open onClose={() => onAsk(null)} title={sum?.title ?? 'Bench sums'}>
       {!sum && (

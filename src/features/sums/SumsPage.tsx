@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
-import { SUM_DRAWERS, SUMS, type Sum } from '../../core/sums';
+import { SUM_DRAWERS, SUMS, type Sum, sumsOver } from '../../core/sums';
+import { useChemistry } from '../batteries/use-chemistry';
 import { UnitsFrame } from '../units/UnitsFrame';
 import { SumCard } from './SumCard';
 
@@ -12,7 +13,9 @@ const matches = (s: Sum, words: string[]) => {
 export function SumsPage({ name }: { name: string }) {
   const [find, setFind] = useState('');
   const [open, setOpen] = useState(name);
-  const sum = SUMS.find((s) => s.name === open) ?? (SUMS[0] as Sum);
+  const [{ rows }] = useChemistry();
+  const sums = useMemo(() => sumsOver(rows), [rows]);
+  const sum = sums.find((s) => s.name === open) ?? (sums[0] as Sum);
   const drawers = useMemo(() => {
     const words = find.toLowerCase().split(/\s+/).filter(Boolean);
     return SUM_DRAWERS.map((d) => ({ ...d, sums: d.sums.filter((s) => matches(s, words)) })).filter(

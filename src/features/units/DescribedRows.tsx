@@ -1,4 +1,4 @@
-import { ELEMENT_KINDS } from '../../core/unit';
+import { ELEMENT_KINDS, freeMark } from '../../core/unit';
 import { Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
 import { type Row, row } from './describe-form';
@@ -170,30 +170,16 @@ export function DescribedRows({
       )}
       {failure?.path === '/rows' && <Wrong>{failure.reason}</Wrong>}
       <div className="flex flex-wrap gap-2">
-        {(
-          [
-            ['W', 'cable', 'cable'],
-            ['A', 'board', 'board'],
-            ['J', 'connector', 'connector'],
-            ['M', 'motor', 'motor'],
-            ['E', 'lamp', 'lamp'],
-            ['N', 'sensor', 'sensor'],
-            ['PS', 'supply', 'supply'],
-            ['B', 'battery', 'battery'],
-            ['S', 'setting', 'setting'],
-          ] as const
-        ).map(([letter, name, kind]) => (
+        {ELEMENT_KINDS.map((kind) => (
           <Second
             key={kind}
             small
             onClick={() => {
-              const used = rows.map((x) => x.mark);
-              let n = 1;
-              while (used.includes(`${letter}${n}`)) n++;
-              onRows([...rows, row(`${letter}${n}`, name, kind)]);
+              const marks = { elements: rows.map((x) => ({ id: x.mark })) };
+              onRows([...rows, row(freeMark(marks, kind), kind, kind)]);
             }}
           >
-            + {name}
+            + {kind}
           </Second>
         ))}
       </div>

@@ -41,6 +41,8 @@ export function credibility(s: BatterySheet, rows: ChemistryRow[] = CHEMISTRY_RO
 
 export const capacity: FitRule = {
   line: 'capacity',
+  mustKnow: false,
+  mendable: false,
   judge({ old, new: fresh, rows }: BatteryFitRequest) {
     const base = { old: figure(old.ampHours, 'Ah'), new: figure(fresh.ampHours, 'Ah') };
     const c = credibility(fresh, rows);
@@ -71,6 +73,8 @@ export const capacity: FitRule = {
 
 export const asFound: FitRule = {
   line: 'as found',
+  mustKnow: false,
+  mendable: false,
   judge({ old }) {
     const counted = packOf({
       series: old.series ?? 1,

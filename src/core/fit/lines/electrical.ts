@@ -1,20 +1,20 @@
-import { CHEMISTRY_ROWS, rowOfClass } from '../../chemistry';
+import { CHEMISTRY_ROWS, rowOfClass, sameChargeVolts } from '../../chemistry';
 import { type FitRule, figure, unknown } from '../sheet';
 
-/** Cells whose full-charge voltage differs by less are of one class. */
-const SAME_V = 0.021;
 /** Nominal voltages this near are the same class of pack, share. */
 const NEAR = 0.06;
 
 export const chargeClass: FitRule = {
   line: 'charge voltage',
+  mustKnow: true,
+  mendable: false,
   judge({ old, new: fresh }) {
     const o = old.cellChargeV;
     const n = fresh.cellChargeV;
     const base = { old: figure(o, 'V per cell'), new: figure(n, 'V per cell') };
     if (o === undefined || n === undefined)
       return unknown(base.old, base.new, 'it is printed on the label, or in the data sheet');
-    if (Math.abs(n - o) < SAME_V) return { ...base, verdict: 'pass', why: 'same class' };
+    if (sameChargeVolts(n, o)) return { ...base, verdict: 'pass', why: 'same class' };
     return n < o
       ? {
           ...base,
@@ -28,6 +28,8 @@ export const chargeClass: FitRule = {
 
 export const packVolts: FitRule = {
   line: 'pack voltage',
+  mustKnow: true,
+  mendable: false,
   judge({ old, new: fresh }) {
     const base = { old: figure(old.volts, 'V'), new: figure(fresh.volts, 'V') };
     if (old.volts === undefined || fresh.volts === undefined)
@@ -48,6 +50,8 @@ export const packVolts: FitRule = {
 
 export const chemistry: FitRule = {
   line: 'chemistry',
+  mustKnow: true,
+  mendable: false,
   judge({ old, new: fresh }) {
     const base = { old: old.chemistry ?? 'not known', new: fresh.chemistry ?? 'not known' };
     if (!old.chemistry || !fresh.chemistry)
@@ -65,6 +69,8 @@ export const chemistry: FitRule = {
 
 export const current: FitRule = {
   line: 'current',
+  mustKnow: false,
+  mendable: false,
   judge({ old, new: fresh, loadAmps }) {
     const wanted = loadAmps ?? old.maxAmps;
     const base = {
@@ -81,6 +87,8 @@ export const current: FitRule = {
 
 export const chargeCurrent: FitRule = {
   line: 'charging',
+  mustKnow: false,
+  mendable: false,
   judge({ old, new: fresh, chargerAmps, rows = CHEMISTRY_ROWS }) {
     const base = {
       old: chargerAmps === undefined ? figure(old.ampHours, 'Ah') : `charger ${figure(chargerAmps, 'A')}`,

@@ -17,6 +17,8 @@ const SAME = 0.05;
 /** How it is put together, as found and as fitted: judged where either is known. */
 export const layout: FitRule = {
   line: 'put together',
+  mustKnow: false,
+  mendable: false,
   judge({ old, new: fresh }) {
     const [o, n] = [layoutOf(old), layoutOf(fresh)];
     if (!o && !n) return null;
@@ -52,6 +54,8 @@ export const layout: FitRule = {
 /** The cells of the new one by their own voltage. */
 export const cells: FitRule = {
   line: 'cells even',
+  mustKnow: false,
+  mendable: false,
   judge({ old, new: fresh }) {
     const [o, n] = [spreadOfCells(old.cellVolts), spreadOfCells(fresh.cellVolts)];
     if (!o && !n) return null;

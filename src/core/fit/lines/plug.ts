@@ -5,6 +5,8 @@ const shown = (c: string[] | undefined) =>
 
 export const polarity: FitRule = {
   line: 'polarity',
+  mustKnow: true,
+  mendable: true,
   judge({ old, new: fresh }) {
     const base = { old: shown(old.contacts), new: shown(fresh.contacts) };
     if (!old.contacts?.length || !fresh.contacts?.length)
@@ -30,6 +32,8 @@ export const polarity: FitRule = {
 
 export const plug: FitRule = {
   line: 'plug',
+  mustKnow: false,
+  mendable: false,
   judge({ old, new: fresh }) {
     const base = { old: old.plug ?? 'not known', new: fresh.plug ?? 'not known' };
     if (!old.plug || !fresh.plug) return unknown(base.old, base.new, 'compare family, pitch and key');
@@ -49,6 +53,8 @@ export const plug: FitRule = {
 
 export const lead: FitRule = {
   line: 'lead',
+  mustKnow: false,
+  mendable: false,
   judge({ old, new: fresh }) {
     const base = { old: figure(old.leadMm, 'mm'), new: figure(fresh.leadMm, 'mm') };
     if (old.leadMm === undefined || fresh.leadMm === undefined)
@@ -66,6 +72,8 @@ export const lead: FitRule = {
 
 export const guard: FitRule = {
   line: 'protection',
+  mustKnow: false,
+  mendable: false,
   judge({ old, new: fresh }) {
     const say = (p: boolean | undefined) =>
       p === undefined ? 'not known' : p ? 'on the pack' : 'none on it';

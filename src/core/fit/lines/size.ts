@@ -12,6 +12,8 @@ const words = (s: Pick<BatterySheet, 'lengthMm' | 'widthMm' | 'thicknessMm'>) =>
 
 export const size: FitRule = {
   line: 'size',
+  mustKnow: true,
+  mendable: false,
   judge({ old, new: fresh, bay }) {
     const room = bay ?? old;
     const { lengthMm: l, widthMm: w, thicknessMm: t } = fresh;

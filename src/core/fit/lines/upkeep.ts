@@ -18,6 +18,8 @@ function months(code: string | undefined, today: string): { words: string; age: 
 /** How old both are by their date codes. */
 export const age: FitRule = {
   line: 'age',
+  mustKnow: false,
+  mendable: false,
   judge({ old, new: fresh, today, rows = CHEMISTRY_ROWS }) {
     if (!today || (!old.dateCode && !fresh.dateCode)) return null;
     const [o, n] = [months(old.dateCode, today), months(fresh.dateCode, today)];
@@ -40,6 +42,8 @@ export const age: FitRule = {
 /** How it is held, and by what it is joined. */
 export const mounting: FitRule = {
   line: 'mounting',
+  mustKnow: false,
+  mendable: false,
   judge({ old, new: fresh }) {
     if (!old.mount && !fresh.mount) return null;
     const base = { old: old.mount ?? 'not known', new: fresh.mount ?? 'not known' };
@@ -66,6 +70,8 @@ export const mounting: FitRule = {
 /** What the unit forgets while the cell is out. */
 export const memory: FitRule = {
   line: 'what is lost',
+  mustKnow: false,
+  mendable: false,
   judge({ old }) {
     if (!old.keeps) return null;
     return {

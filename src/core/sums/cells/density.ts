@@ -1,9 +1,17 @@
+import { CHEMISTRY_ROWS, type ChemistryRow } from '../../chemistry';
 import { choice, input, maybe, number, output, type Sum, show, tidy } from '../sum';
 import { bandOf, CELL_WHATS } from './kinds';
 
 export const VERDICTS = ['credible', 'above typical', 'not credible'] as const;
 
-export const cellDensity: Sum = {
+/**
+ * The sum over given chemistry rows.
+ *
+ * @param rows in force
+ * @returns the sum
+ * @example cellDensityFrom(CHEMISTRY_ROWS).name // 'cell-density'
+ */
+export const cellDensityFrom = (rows: ChemistryRow[]): Sum => ({
   name: 'cell-density',
   title: 'Can it hold what it claims',
   about: 'The claimed capacity against what the volume of a cell can hold.',
@@ -21,9 +29,9 @@ export const cellDensity: Sum = {
   source: 'Bands of published cell data by kind and form, from memory; CR2032 size IEC 60086-2',
   compute(given) {
     const what = String(given.what ?? '');
-    const { kind } = bandOf(what, 1);
+    const { kind } = bandOf(what, 1, rows);
     const volume = maybe(given, 'volumeMl') ?? kind.form?.volumeMl ?? number(given, 'volumeMl');
-    const { typical, ceiling } = bandOf(what, volume);
+    const { typical, ceiling } = bandOf(what, volume, rows);
     const volts = number(given, 'volts');
     const ampHours = number(given, 'ampHours');
     const whPerL = tidy((volts * ampHours) / (volume / 1000));
@@ -51,4 +59,6 @@ export const cellDensity: Sum = {
     given: { what: 'li-ion pouch', volts: 3.7, ampHours: 1.2, volumeMl: 4.2 },
     answer: { whPerL: 1057.14285714, verdict: 'not credible' },
   },
-};
+});
+
+export const cellDensity: Sum = cellDensityFrom(CHEMISTRY_ROWS);

@@ -1,7 +1,15 @@
+import { CHEMISTRY_ROWS, type ChemistryRow } from '../../chemistry';
 import { choice, input, maybe, number, output, type Sum, show, tidy } from '../sum';
 import { bandOf, CELL_WHATS } from './kinds';
 
-export const cellLikely: Sum = {
+/**
+ * The sum over given chemistry rows.
+ *
+ * @param rows in force
+ * @returns the sum
+ * @example cellLikelyFrom(CHEMISTRY_ROWS).name // 'cell-likely'
+ */
+export const cellLikelyFrom = (rows: ChemistryRow[]): Sum => ({
   name: 'cell-likely',
   title: 'What a cell likely holds',
   about: 'The capacity that is usual for the volume of a cell.',
@@ -15,7 +23,7 @@ export const cellLikely: Sum = {
   source: 'Bands of published cell data by kind and form, from memory',
   compute(given) {
     const what = String(given.what ?? '');
-    const { kind } = bandOf(what, 1);
+    const { kind } = bandOf(what, 1, rows);
     const asked = maybe(given, 'volumeMl');
     if (kind.form && asked === undefined) {
       const [low, high] = kind.form.typicalAh;
@@ -23,7 +31,7 @@ export const cellLikely: Sum = {
     }
     const volume = asked ?? number(given, 'volumeMl');
     const volts = number(given, 'volts');
-    const { typical } = bandOf(what, volume);
+    const { typical } = bandOf(what, volume, rows);
     const [low, high] = typical.map((w) => tidy((w * volume) / 1000 / volts)) as [number, number];
     return {
       values: { ampHoursLow: low, ampHoursHigh: high },
@@ -34,4 +42,6 @@ export const cellLikely: Sum = {
     given: { what: 'AGM', volts: 12, volumeMl: 2000 },
     answer: { ampHoursLow: 10, ampHoursHigh: 18.3333333333 },
   },
-};
+});
+
+export const cellLikely: Sum = cellLikelyFrom(CHEMISTRY_ROWS);

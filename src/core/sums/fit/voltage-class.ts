@@ -1,7 +1,5 @@
+import { sameChargeVolts } from '../../chemistry';
 import { input, number, output, type Sum, show } from '../sum';
-
-/** Cells whose full-charge voltage differs by less are of one class. */
-const SAME_V = 0.021;
 
 export const fitVoltageClass: Sum = {
   name: 'fit-voltage-class',
@@ -18,7 +16,7 @@ export const fitVoltageClass: Sum = {
     const old = number(given, 'oldChargeV');
     const fresh = number(given, 'newChargeV');
     const apart = fresh - old;
-    const answer = Math.abs(apart) < SAME_V ? 'pass' : apart < 0 ? 'fail' : 'warn';
+    const answer = sameChargeVolts(old, fresh) ? 'pass' : apart < 0 ? 'fail' : 'warn';
     const say = {
       pass: 'Same class.',
       fail: 'The charger would take the new cell over its limit.',
