@@ -33,10 +33,10 @@ export function postEvents(db: Database, job: string, events: JobEvent[], after:
     let record: JobRecord = fold(stored);
     const fresh: JobEvent[] = [];
     for (const event of events) {
-      const twin =
+      const before =
         kept.get(event.id) ?? fresh.filter((f) => f.id === event.id).map((body) => ({ job, body }))[0];
-      if (twin) {
-        if (twin.job === job && isDeepStrictEqual(twin.body, event)) continue;
+      if (before) {
+        if (before.job === job && isDeepStrictEqual(before.body, event)) continue;
         throw new Problem(
           409,
           'Id in use',

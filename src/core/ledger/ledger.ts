@@ -106,14 +106,14 @@ export function take(ledger: Ledger, move: MoveDraft, when: When): Ledger {
   if (draft.count !== null) whole(draft.count, '/item/count');
   demand(draft.lengthMm === undefined || draft.lengthMm > 0, 'a length is over 0 mm', '/item/lengthMm');
   if (draft.kind !== 'fastener') {
-    const twin = ledger.items.find(
+    const same = ledger.items.find(
       (i) =>
         i.kind === draft.kind &&
         i.name.toLowerCase() === draft.name.toLowerCase() &&
         !i.fresh &&
         tally(i).off > 0,
     );
-    demand(!twin, `${draft.name} is off already, ${twin ? placeWords(twin.place) : ''}`, '/item/name');
+    demand(!same, `${draft.name} is off already, ${same ? placeWords(same.place) : ''}`, '/item/name');
   }
   const before = ledger.items.find(
     (i) =>

@@ -1,6 +1,6 @@
 export { checkHarness } from './check';
 export { leastCover } from './cover';
 export { lineText, readLineText } from './line-text';
-export { mixups, toldBy } from './mixups';
+export { choiceBy, mixups } from './mixups';
 export { type PictureWanted, picturesWanted } from './pictures';
 export * from './types';

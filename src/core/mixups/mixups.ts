@@ -12,7 +12,7 @@ const EFFECT: Record<Severity, string> = {
 };
 
 /** By what two plugs are told apart when both lie loose, or null. */
-export function toldBy(a: Plug, b: Plug, homeA: Header, homeB: Header): string | null {
+export function choiceBy(a: Plug, b: Plug, homeA: Header, homeB: Header): string | null {
   const own = (p: Plug, mine: Header, other: Header) =>
     p.colour !== undefined && p.colour === mine.colour && p.colour !== other.colour;
   if (own(a, homeA, homeB) && own(b, homeB, homeA)) return 'colour of plug and header';
@@ -92,7 +92,7 @@ export function mixups(request: MixupsRequest): MixupsAnswer {
     }
     const k = index.get(other.id) as number;
     const key = i < k ? `${i} ${k}` : `${k} ${i}`;
-    const by = toldBy(plug, other, homeOf(plug), homeOf(other));
+    const by = choiceBy(plug, other, homeOf(plug), homeOf(other));
     if (by) told.set(key, { plugs: i < k ? [plug.id, other.id] : [other.id, plug.id], by });
     else pairs.set(key, i < k ? [i, k] : [k, i]);
   }

@@ -59,7 +59,7 @@ export const closed = <P extends Record<string, TSchema>>(properties: P, options
   Type.Object(properties, { additionalProperties: false, ...options });
 
 /** A choice told by one property, so that an error names the right branch. */
-export const toldBy = <T extends TSchema[]>(property: string, branches: [...T]) =>
+export const choiceBy = <T extends TSchema[]>(property: string, branches: [...T]) =>
   Type.Unsafe<Static<T[number]>>({
     type: 'object',
     required: [property],
