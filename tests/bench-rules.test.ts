@@ -52,9 +52,13 @@ describe('heat and levers', () => {
     b.tell({ type: 'charge.read', hazard: 'B1', volts: 7, source: 'meter' });
     b.line('pry front glass');
     b.tell({ type: 'power.set', power: 'on' });
+    expect(() => b.line('pry rear glass')).toThrow('No lever yet: the power is on');
+    expect(() => b.tell({ type: 'charge.read', hazard: 'B1', volts: 7, source: 'meter' })).toThrow(
+      'no voltage at rest',
+    );
+    b.tell({ type: 'power.set', power: 'off' });
     expect(() => b.line('pry rear glass')).toThrow('has not been read');
     b.tell({ type: 'charge.read', hazard: 'B1', percent: 10, source: 'unit' });
-    b.tell({ type: 'power.set', power: 'off' });
     b.line('pry rear glass');
     expect(() => b.tell({ type: 'charge.read', hazard: 'B1', percent: 110, source: 'unit' })).toThrow(
       '0 to 100',

@@ -5,8 +5,8 @@ import {
   chargeOf,
   firstHazards,
   firstLeadOf,
+  leadsOf,
   partFirst,
-  signalLeads,
   workOf,
 } from '../src/core/hazard';
 import type { Hazard, UnitMap } from '../src/core/unit';
@@ -59,11 +59,13 @@ describe('which lead first', () => {
   const open = ['rear cover', 'shield plate'];
   it('a pack by itself goes before any other connector, once it is in reach', () => {
     expect(firstLeadOf(photoPrinter)).toBe('battery first');
-    expect(partFirst(photoPrinter, 'battery first', states, 'W3', [], open)?.plug).toBe('W6');
-    expect(partFirst(photoPrinter, 'battery first', states, 'W6', [], open)).toBeNull();
-    expect(partFirst(photoPrinter, 'battery first', states, 'W3', [], ['rear cover'])).toBeNull();
-    expect(partFirst(photoPrinter, 'battery first', states, 'W3', ['w6'], open)).toBeNull();
-    expect(partFirst(photoPrinter, null, states, 'W3', [], open)).toBeNull();
+    expect(partFirst(photoPrinter, { rule: 'battery first', states, off: [], open }, 'W3')?.plug).toBe('W6');
+    expect(partFirst(photoPrinter, { rule: 'battery first', states, off: [], open }, 'W6')).toBeNull();
+    expect(
+      partFirst(photoPrinter, { rule: 'battery first', states, off: [], open: ['rear cover'] }, 'W3'),
+    ).toBeNull();
+    expect(partFirst(photoPrinter, { rule: 'battery first', states, off: ['w6'], open }, 'W3')).toBeNull();
+    expect(partFirst(photoPrinter, { rule: null, states, off: [], open }, 'W3')).toBeNull();
   });
   it('a pack with a lead of its own in one bundle gives that lead first', () => {
     const map: UnitMap = {
@@ -71,11 +73,11 @@ describe('which lead first', () => {
       plugs:
         photoPrinter.plugs?.map((p) => (p.id === 'W6' || p.id === 'W3' ? { ...p, bundle: 'pack' } : p)) ?? [],
     };
-    expect(signalLeads(map, pack)).toEqual(['W3']);
+    expect(leadsOf(map, pack)).toEqual({ power: 'W6', signals: ['W3'] });
     expect(firstLeadOf(map)).toBe('signal before power');
-    expect(partFirst(map, 'signal before power', states, 'W6', [], open)?.plug).toBe('W3');
-    expect(partFirst(map, 'signal before power', states, 'W6', ['W3'], open)).toBeNull();
-    expect(partFirst(map, 'signal before power', states, 'W2', [], open)).toBeNull();
+    expect(partFirst(map, { rule: 'signal before power', states, off: [], open }, 'W6')?.plug).toBe('W3');
+    expect(partFirst(map, { rule: 'signal before power', states, off: ['W3'], open }, 'W6')).toBeNull();
+    expect(partFirst(map, { rule: 'signal before power', states, off: [], open }, 'W2')).toBeNull();
     expect(firstLeadOf({ ...map, firstLead: 'battery first' })).toBe('battery first');
   });
   it('nothing is asked of a unit without a pack', () => {

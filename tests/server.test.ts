@@ -176,11 +176,11 @@ describe('job file', () => {
     const elsewhere = mkdtempSync(path.join(tmpdir(), 'mulch-unit-'));
     const other = await open(elsewhere);
     try {
-      const without = { ...file, events: file.events.filter((e) => !(e.type === 'gate.cleared')) };
-      const at = without.events.findIndex((e) => e.type === 'move.recorded' && e.item?.name === 'lid');
+      const without = { ...file, events: file.events.filter((e) => e.type !== 'intake.recorded') };
+      const at = without.events.findIndex((e) => e.type === 'check.recorded');
       expect(await problem(importJob(other, store, without))).toMatchObject({
         status: 422,
-        path: `/events/${at}/item`,
+        path: `/events/${at}`,
       });
       const twice = { ...file, events: [...file.events, ...file.events.slice(-1)] };
       expect(await problem(importJob(other, store, twice))).toMatchObject({

@@ -270,10 +270,19 @@ function closed(
         [1, back(named(c), 'fitted')],
         [1, { type: 'cover.closed', cover: c, kind: 'final' } as Told],
       ]),
-      [
-        2,
-        { type: 'proof.recorded', check: `symptom:${fault.function}`, outcome: 'ok', source: 'eye' } as Told,
-      ],
+      ...Array.from(
+        { length: 5 },
+        (): Line => [
+          2,
+          {
+            type: 'proof.recorded',
+            check: `symptom:${fault.function}`,
+            outcome: 'ok',
+            source: 'eye',
+          } as Told,
+        ],
+      ),
+      [1, { type: 'party.told', party: 'hall', how: 'at the counter' } as Told],
       [3, { type: 'job.handed-over', to: 'pier office', result: 'works' } as Told],
     ],
   };

@@ -5,12 +5,25 @@ import type { Hazard, MoveWork } from '../unit';
 
 /**
  * Words of the entry line that put heat or a lever to the unit; parts that are only called after heat
- * or a lever do not. Common practice, no source.
+ * or a lever do not, and a cut tie is not pried. Common practice, no source.
  */
 const WORK_WORDS: Record<MoveWork, RegExp> = {
   heat: /\b(heat(?!\s*-?(?:sinks?|shields?|spreaders?|pipes?)\b)|warm|hot air|soldering iron)\b/i,
-  pry: /\b(pry|prise|spudger|with a (?:lever|card))\b/i,
+  pry: /\b(pry|prise|spudger|wedge|scrape|with a (?:lever|card|pick|blade|knife)|lever(?= (?!to\b|is\b|down\b)\p{L})|cut(?!.*\b(?:ties?|wires?|leads?|cables?|straps?|strings?)\b))\b/iu,
 };
+
+/** Tools of metal, that short or pierce a cell. */
+const METAL =
+  /\b(metal|steel|brass|screwdriver|driver blade|knife|blade|scalpel|razor|tweezers|chisel|scraper)\b/i;
+
+/**
+ * Whether a line names a metal tool.
+ *
+ * @param text as typed
+ * @returns the word, or undefined
+ * @example metalIn('pry cell with steel spudger') // 'steel'
+ */
+export const metalIn = (text: string): string | undefined => METAL.exec(text)?.[1]?.toLowerCase();
 
 /**
  * Whether a move puts heat or a lever to the unit.

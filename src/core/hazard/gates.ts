@@ -1,5 +1,6 @@
 import { demand } from '../refusal';
-import { HAZARDS, type Hazard, worstFirst } from '../unit';
+import { HAZARDS, type Hazard, type UnitMap, worstFirst } from '../unit';
+import { belongsTo, folded } from './pack-leads';
 
 export type HazardStatus = 'live' | 'made safe' | 'unknown';
 export type UnitPower = 'on' | 'off' | 'unknown';
@@ -29,6 +30,9 @@ export interface HazardState {
 const isArmedBy = (h: Hazard, by: string) =>
   h.armedBy?.some((a) => a.toLowerCase() === by.toLowerCase()) ?? false;
 
+/** What a map says of its hazards. */
+type Hazards = Pick<UnitMap, 'hazards' | 'plugs'> & { elements?: UnitMap['elements'] };
+
 /**
  * First state of every hazard of a unit: a cell pack is always live, the rest is not known until
  * somebody acts or reads.
@@ -41,23 +45,32 @@ export const firstHazards = (hazards: Hazard[]): HazardState[] =>
   hazards.map((h) => ({ id: h.id, status: HAZARDS[h.kind].startsLive ? 'live' : 'unknown' }));
 
 /**
- * Makes hazards live again: power coming on, a plug going in. Earlier proofs fall.
+ * Makes hazards live again: power coming on, a plug going in, a part being fitted. Whatever puts back
+ * what the gate of a hazard parted, or the element it is on, does so, however it was called. Earlier
+ * proofs fall.
  *
- * @param hazards of the map
+ * @param map hazards with their leads and elements
  * @param states before
- * @param by "power", or the designator of what was plugged or fitted
+ * @param by "power", or the name of what was plugged or fitted
  * @param at time
  * @returns states after
- * @example arm(hazards, states, 'power', at) // mains live
+ * @example arm(map, states, 'power', at) // mains live
  */
-export function arm(hazards: Hazard[], states: HazardState[], by: string, at: string): HazardState[] {
+export function arm(map: Hazards, states: HazardState[], by: string, at: string): HazardState[] {
   return states.map((s) => {
-    const h = hazards.find((x) => x.id === s.id);
-    if (!h || !isArmedBy(h, by)) return s;
+    const h = map.hazards.find((x) => x.id === s.id);
+    const comes = h && (isArmedBy(h, by) || (by !== 'power' && goesInto(map, h, by)));
+    if (!comes) return s;
     const again = s.status === 'made safe' || s.armed !== undefined;
     return { id: s.id, status: 'live', ...(again ? { armed: { by, at } } : {}) };
   });
 }
+
+/** Whether a name is that of what a hazard hangs on: its lead, its element. */
+const goesInto = (map: Hazards, h: Hazard, name: string) =>
+  HAZARDS[h.kind].isPack
+    ? belongsTo(map, h, name)
+    : [h.clear.unplugs, h.on].some((n) => n !== undefined && folded(n) === folded(name));
 
 /**
  * Clears a gate by its act and, where one can prove it, its reading.
@@ -117,26 +130,40 @@ export function passGate(s: HazardState, reason: string, at: string): HazardStat
   return { ...s, passed: { reason: reason.trim(), at } };
 }
 
+/** What a hand is about to do, as far as hazards are concerned. */
+export interface Reach {
+  /** covers that are off */
+  open: readonly string[];
+  /** the cover about to come off */
+  next?: string | undefined;
+  /** covers over what is reached for, where the map knows: they count as off */
+  through?: readonly string[];
+  /** the hand is in the unit though no cover stands between: a unit without covers on its map */
+  bare?: boolean;
+}
+
 /**
  * Hazards that hold a hand back: not made safe, not passed, and bared now or by the cover about to
- * come off. A hazard without a cover concerns the whole unit and holds the first cover.
+ * come off. A hazard without a cover concerns the whole unit and holds the first cover; what can only
+ * be cleared inside does not hold the cover over it.
  *
  * @param hazards of the map
  * @param states now
- * @param open covers that are off
- * @param next the cover about to come off, if any
+ * @param reach covers off, the cover about to come off, what is reached through
  * @returns hazards, the worst first
- * @example holding(hazards, states, [], 'lid').map((h) => h.name) // ['Mains', 'C11 C12']
+ * @example holding(hazards, states, { open: [], next: 'lid' }).map((h) => h.name) // ['Mains', 'C11 C12']
  */
-export function holding(hazards: Hazard[], states: HazardState[], open: string[], next?: string): Hazard[] {
-  const bare = new Set(next ? [...open, next] : open);
+export function holding(hazards: Hazard[], states: HazardState[], reach: Reach): Hazard[] {
+  const { next, through = [], bare = false } = reach;
+  const inside = new Set([...reach.open, ...through]);
+  const all = new Set(next ? [...inside, next] : inside);
   return hazards
     .filter((h) => {
       const s = states.find((x) => x.id === h.id);
       if (!s || s.status === 'made safe' || s.passed) return false;
-      // What can only be cleared inside cannot hold the cover over it.
-      const reach = h.clear.inside ? new Set(open) : bare;
-      return h.exposedBy?.length ? h.exposedBy.some((a) => reach.has(a)) : reach.size > 0;
+      const off = h.clear.inside ? inside : all;
+      if (h.exposedBy?.length) return h.exposedBy.some((a) => off.has(a)) || (bare && off.size > 0);
+      return off.size > 0 || bare;
     })
     .sort(worstFirst);
 }

@@ -45,18 +45,18 @@ describe('first states', () => {
 describe('holding', () => {
   const states = firstHazards(all);
   it('holds the cover that would bare it, the worst first', () => {
-    expect(ids(holding(all, states, [], 'lid'))).toEqual(['mains', 'caps', 'edge', 'static']);
-    expect(ids(holding(all, states, [], 'hatch'))).toEqual(['static']);
-    expect(ids(holding(all, states, []))).toEqual([]);
+    expect(ids(holding(all, states, { open: [], next: 'lid' }))).toEqual(['mains', 'caps', 'edge', 'static']);
+    expect(ids(holding(all, states, { open: [], next: 'hatch' }))).toEqual(['static']);
+    expect(ids(holding(all, states, { open: [] }))).toEqual([]);
   });
   it('does not let what is cleared inside hold its own cover, but holds the hand once it is off', () => {
-    expect(ids(holding(all, states, [], 'shield'))).toEqual(['static']);
-    expect(ids(holding(all, states, ['shield']))).toEqual(['pack', 'static']);
+    expect(ids(holding(all, states, { open: [], next: 'shield' }))).toEqual(['static']);
+    expect(ids(holding(all, states, { open: ['shield'] }))).toEqual(['pack', 'static']);
   });
   it('lets go of what is made safe or passed', () => {
     let s = withState(states, clearGate(mains, 'off', read(0)));
     s = withState(s, passGate(s.find((x) => x.id === 'caps') as HazardState, 'sealed, nothing bare', AT));
-    expect(ids(holding(all, s, [], 'lid'))).toEqual(['edge', 'static']);
+    expect(ids(holding(all, s, { open: [], next: 'lid' }))).toEqual(['edge', 'static']);
   });
 });
 
@@ -102,7 +102,7 @@ describe('clearing', () => {
 describe('arming', () => {
   it('makes live again what had been made safe, and drops its proof', () => {
     const cleared = withState(firstHazards(all), clearGate(mains, 'off', read(0)));
-    const armed = arm(all, cleared, 'power', AT);
+    const armed = arm({ hazards: all }, cleared, 'power', AT);
     expect(armed.find((s) => s.id === 'mains')).toEqual({
       id: 'mains',
       status: 'live',
@@ -113,15 +113,15 @@ describe('arming', () => {
   });
   it('follows the designator of a plug, whatever its case', () => {
     const cleared = withState(firstHazards(all), clearGate(pack, 'off', read(0)));
-    expect(arm(all, cleared, 'w6', AT).find((s) => s.id === 'pack')?.status).toBe('live');
-    expect(arm(all, cleared, 'W7', AT)).toEqual(cleared);
+    expect(arm({ hazards: all }, cleared, 'w6', AT).find((s) => s.id === 'pack')?.status).toBe('live');
+    expect(arm({ hazards: all }, cleared, 'W7', AT)).toEqual(cleared);
   });
   it('drops a gate that had been passed: the reason was for then', () => {
     const passed = withState(
       firstHazards(all),
       passGate({ id: 'mains', status: 'unknown' }, 'sealed, nothing bare', AT),
     );
-    expect(arm(all, passed, 'power', AT).find((s) => s.id === 'mains')?.passed).toBeUndefined();
+    expect(arm({ hazards: all }, passed, 'power', AT).find((s) => s.id === 'mains')?.passed).toBeUndefined();
   });
 });
 

@@ -1,3 +1,4 @@
-export { chargeHolds, chargeOf, workOf } from './charge';
-export { firstLeadOf, partFirst, signalLeads } from './first-lead';
+export { chargeHolds, chargeOf, metalIn, workOf } from './charge';
+export { firstLeadOf, type LeadsNow, leadsUnknown, partFirst, plugFirst } from './first-lead';
 export * from './gates';
+export { belongsTo, folded, leadsOf, type PackLeads } from './pack-leads';

@@ -12,6 +12,7 @@ import {
   type JobRecord,
   judge,
   offCount,
+  openPoints,
   remedyOptions,
   runOf,
   summarise,
@@ -341,6 +342,8 @@ describe('from door to door', () => {
       { type: 'proof.recorded', check: 'symptom:works', outcome: 'ok', source: 'eye' },
       { type: 'note.added', text: 'feet worn' },
     );
+    expect(openPoints(r.state).map((p) => p.what)).toEqual(['Still there: tare']);
+    r = tell(r, { type: 'proving.ticked', line: 'keep:tare', outcome: 'ok' });
     r = tell(r, {
       type: 'job.handed-over',
       to: 'quayside',

@@ -26,7 +26,9 @@ export const hazardName = (state: JobState, id: string): string =>
 /** Make safe is left once no gate holds the way any more. */
 export function afterGate(state: JobState): JobState {
   const open = openAccess(state);
-  const held = state.map.access.flatMap((a) => holding(state.map.hazards, state.hazards, open, a.id));
+  const held = state.map.access.flatMap((a) =>
+    holding(state.map.hazards, state.hazards, { open, next: a.id }),
+  );
   const clear = held.length === 0 && state.plan;
   return clear && state.stop === 'make safe' ? { ...state, stop: 'open up' } : state;
 }

@@ -2,6 +2,7 @@ export { answerWords, verdictOf } from './answer';
 export * from './event';
 export { designated, type FaceNow, facesNow, faceToShow, type PinTone } from './face-of';
 export { handOverHeldBy } from './hand-over-rule';
+export { handHeldBy } from './hands-in';
 export { type HistoryLine, history, redoTarget, type StoryLine, story, undoTarget } from './history';
 export { type IfAnswered, ifAnswered, sharing } from './if-answered';
 export type { BenchEvent, EventType, Payload } from './kinds';
@@ -10,10 +11,13 @@ export { type Meta, type Reported, SECTIONS } from './kinds/kind';
 export { ledgerOf } from './ledger-only';
 export { type Lesson, lessonOf, modelOf } from './lesson';
 export { openAccess } from './open';
+export { type OpenPoint, openPoints } from './open-points';
+export { leadsNow, packsIn, plugsOff } from './packs';
 export { type RemedyOption, remedyOptions } from './plan-of';
 export { plugsToMove } from './planned';
 export { powerDownLeft } from './powering-down';
 export { fitOf, type PartFit, preparationsOf } from './prepared';
+export { proofHeldBy } from './proof-held';
 export {
   type BeforeAfter,
   beforeAfter,

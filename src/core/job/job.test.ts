@@ -264,11 +264,13 @@ describe('live, and live again', () => {
   it('power on ends earlier proofs, and hands are held until the gates are up again', () => {
     let r = mended(opened());
     expect(status(r)).toEqual(['made safe', 'made safe']);
-    r = tell(
-      r,
-      { type: 'item.proven', item: r.state.fix?.newItem ?? '', how: 'both ends' },
-      { type: 'proof.recorded', check: 'symptom:works', outcome: 'ok', source: 'eye' },
-    );
+    r = tell(r, { type: 'item.proven', item: r.state.fix?.newItem ?? '', how: 'both ends' });
+    expect(
+      refusal(() =>
+        tell(r, { type: 'proof.recorded', check: 'symptom:works', outcome: 'ok', source: 'eye' }),
+      )?.message,
+    ).toBe('J7 is still out: what is seen now proves nothing');
+    r = tell(r, { type: 'power.set', power: 'on' });
     expect(status(r)).toEqual(['live', 'live']);
     expect(r.state.hazards[0]?.armed?.by).toBe('power');
     expect(
@@ -315,11 +317,15 @@ describe('live, and live again', () => {
     });
     expect(status(r)).toEqual(['live']);
     r = tell(r, intake, lift);
-    expect(refusal(() => tell(r, unplug))?.message).toMatch(/Held by B1/);
+    expect(refusal(() => tell(r, unplug))?.message).toMatch(/^W6 first/);
     r = tell(r, { type: 'gate.cleared', hazard: 'B1', acted: true, reading: 0, unit: 'V', source: 'meter' });
     const w6 = r.state.ledger.items.find((i) => i.name === 'W6');
     expect(w6?.by).toEqual({ off: 1 });
-    r = tell(r, unplug, { type: 'item.returned', item: w6?.id ?? '', count: 1, state: 'plugged' });
+    r = tell(r, unplug);
+    const w6in = { type: 'item.returned', item: w6?.id ?? '', count: 1, state: 'plugged' } as const;
+    expect(refusal(() => tell(r, w6in))?.message).toMatch(/^J7 first: B1 goes in after/);
+    const j7 = r.state.ledger.items.find((i) => i.name === 'J7')?.id ?? '';
+    r = tell(r, { type: 'item.returned', item: j7, count: 1, state: 'plugged' }, w6in);
     expect(status(r)).toEqual(['live']);
   });
 
@@ -362,9 +368,13 @@ describe('the whole way', () => {
     ]);
     r = tell(r, { type: 'proof.recorded', check: 'symptom:works', outcome: 'bad', source: 'eye' });
     expect(refusal(() => tell(r, { type: 'job.handed-over', to: 'pier', result: 'works' }))).not.toBeNull();
+    r = tell(r, { type: 'proof.recorded', check: 'symptom:works', outcome: 'ok', source: 'eye' });
+    expect(refusal(() => tell(r, { type: 'job.handed-over', to: 'pier', result: 'works' }))?.message).toBe(
+      'Open: Still there: tide table',
+    );
     r = tell(
       r,
-      { type: 'proof.recorded', check: 'symptom:works', outcome: 'ok', source: 'eye' },
+      { type: 'point.passed', point: 'shown: keep:tide table', reason: 'the owner looks himself' },
       { type: 'job.handed-over', to: 'pier', result: 'works' },
     );
     expect(

@@ -14,7 +14,7 @@ import type { JobState } from './state';
 export const powerOn = (state: JobState, at: string): JobState => ({
   ...state,
   power: 'on',
-  hazards: arm(state.map.hazards, state.hazards, 'power', at),
+  hazards: arm(state.map, state.hazards, 'power', at),
   charges: {},
   poweredDown: { done: [] },
 });

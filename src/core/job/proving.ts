@@ -16,6 +16,10 @@ type Source = (state: JobState) => ProvingLine[];
 const isBattery = (state: JobState, id: string | undefined) =>
   state.map.elements.find((e) => e.id === id)?.kind === 'battery';
 
+/** Words of cells that are not charged. Common practice, no source. */
+const PRIMARY = /\b(coin|button|primary|alkaline|non-rechargeable|[CB]R\s?\d{2,4}|LR\s?\d{1,2})/i;
+const isPrimary = (name: string, chemistry: string | undefined) => !chemistry && PRIMARY.test(name);
+
 /** Where lines come from; a further one is a further entry. Common practice, no source. */
 const SOURCES: Source[] = [
   // What the unit itself said: the message has to be gone.
@@ -32,9 +36,12 @@ const SOURCES: Source[] = [
       : [],
   // A pack is charged by the unit, not by hope.
   (state) => {
-    const battery = state.map.elements.find((e) => e.kind === 'battery');
-    const fitted = isBattery(state, state.fix?.element);
-    return battery && (fitted || state.ledger.items.some((i) => i.name === battery.id))
+    const fixed = state.map.elements.find((e) => e.id === state.fix?.element);
+    const fitted = fixed?.kind === 'battery';
+    const battery = fitted ? fixed : state.map.elements.find((e) => e.kind === 'battery');
+    return battery &&
+      !isPrimary(battery.name, state.batteries[battery.id]?.request.new.chemistry) &&
+      (fitted || state.ledger.items.some((i) => i.name === battery.id))
       ? [
           {
             id: 'charging',

@@ -25,9 +25,11 @@ export function coversNeeded(state: JobState): string[] {
 export function gatesAhead(state: JobState) {
   const open = openAccess(state);
   const ahead = coversNeeded(state).length ? coversNeeded(state) : state.map.access.map((a) => a.id);
-  const held = new Map(holding(state.map.hazards, state.hazards, open).map((h) => [h.id, h]));
-  for (const cover of ahead)
-    for (const h of holding(state.map.hazards, state.hazards, open, cover)) held.set(h.id, h);
+  const bare = state.map.access.length === 0;
+  const ways = [undefined, ...ahead].flatMap((next) =>
+    holding(state.map.hazards, state.hazards, { open, next, bare }),
+  );
+  const held = new Map(ways.map((h) => [h.id, h]));
   return state.map.hazards.filter((h) => held.has(h.id));
 }
 

@@ -12,6 +12,8 @@ export interface PreparationLine {
   sum?: string;
   /** what has to be written down with it: the reading, the mark */
   asks?: string;
+  /** what was written down, against what is expected: why it holds, or null */
+  judge?(note: string, expected: { volts?: number | undefined }): string | null;
   applies(part: { element: MapElement; map: UnitMap }): boolean;
 }
 
@@ -26,6 +28,28 @@ export const plugsOf = ({ element, map }: { element: MapElement; map: UnitMap })
     const home = map.headers?.find((h) => h.id === p.home);
     return home?.at.board === element.id || p.id === element.id;
   });
+
+/** Share by which a pack may read off its nominal voltage: full or empty, it is still that pack. Common practice, no source. */
+const OFF_NOMINAL = 0.3;
+
+/** A voltage as it is jotted: `+7.4 V`, `−12,1`, `3.9V`. */
+const voltsIn = (note: string): number | null => {
+  const m = /([-−–]\s?)?(\d+(?:[.,]\d+)?)\s*(m?)V?/i.exec(note);
+  if (!m) return null;
+  return (m[1] ? -1 : 1) * Number((m[2] as string).replace(',', '.')) * (m[3] ? 0.001 : 1);
+};
+
+/** Polarity as it was read, against what the old one or the sheet says. */
+function polarityHeld(note: string, { volts }: { volts?: number | undefined }): string | null {
+  const read = voltsIn(note);
+  if (read === null) return 'write down what the meter read, red lead to black: +7.4 V';
+  if (read < 0)
+    return `it reads ${read} V where plus is expected: red and black are swapped. Do not plug it in`;
+  if (read === 0) return '0 V tells no polarity: is the pack asleep, or the lead open?';
+  if (volts !== undefined && Math.abs(read - volts) > OFF_NOMINAL * volts)
+    return `it reads ${read} V, the one it replaces has ${volts} V. Do not plug it in`;
+  return null;
+}
 
 /** All of it common practice, no source; the maker’s instructions come first. */
 export const PREPARATIONS: PreparationLine[] = [
@@ -58,6 +82,7 @@ export const PREPARATIONS: PreparationLine[] = [
     why: 'red and black are swapped more often than one thinks',
     must: true,
     asks: 'What it read, red to black',
+    judge: polarityHeld,
     applies: kinds('battery', 'supply', 'lamp'),
   },
   {

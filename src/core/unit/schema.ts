@@ -107,6 +107,8 @@ export const HazardSchema = closed({
     ),
     inside: Type.Optional(Type.Boolean()),
     unplugs: Type.Optional(Name),
+    signals: Type.Optional(Type.Array(Name, { maxItems: 20 })),
+    under: Type.Optional(Type.Array(Name, { maxItems: 20 })),
     caution: Line,
   }),
   charge: Type.Optional(

@@ -1,4 +1,4 @@
-import { firstLeadOf, signalLeads } from '../../core/hazard';
+import { firstLeadOf, leadsOf, leadsUnknown } from '../../core/hazard';
 import { Choices } from '../../ui/Field';
 import { useJob } from '../job/use-job';
 
@@ -16,7 +16,8 @@ export function FirstLeadRule() {
   if (!usual && !job.firstLead) return null;
   const pack = job.map.hazards.find((h) => h.clear.unplugs);
   const rule: Rule = job.firstLead ?? usual ?? 'no rule';
-  const signals = pack ? signalLeads(job.map, pack) : [];
+  const signals = pack ? leadsOf(job.map, pack).signals : [];
+  const unknown = leadsUnknown(job.map);
   return (
     <section className="pad grid gap-2 border-t border-rule-strong" aria-label="Which lead first">
       <h3 className="sec">Which lead first</h3>
@@ -36,6 +37,12 @@ export function FirstLeadRule() {
           : 'As this pack asks for; choose otherwise if you know better.'}{' '}
         A plug parted out of turn is held. On the way back it is the other way round.
       </p>
+      {unknown.length > 0 && (
+        <p className="text-ochre font-[600]">
+          Which plugs are leads of {unknown.join(', ')} is not known: the order cannot be held for them. Name
+          them at the gate.
+        </p>
+      )}
     </section>
   );
 }

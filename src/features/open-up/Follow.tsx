@@ -1,6 +1,5 @@
 import { useState } from 'react';
-import { holding } from '../../core/hazard';
-import { openAccess } from '../../core/job';
+import { handHeldBy } from '../../core/job';
 import { backWords, type QuickLine, readLine, specOf } from '../../core/ledger';
 import type { WayIn } from '../../core/recipe';
 import type { MapMove } from '../../core/unit';
@@ -67,7 +66,7 @@ export function Follow({
     );
   };
   const cover = way.steps.find((m) => m.opens)?.opens;
-  const held = holding(job.map.hazards, job.hazards, openAccess(job), cover);
+  const held = handHeldBy(job, { cover });
   const n = job.followed.length + 1;
   return (
     <form

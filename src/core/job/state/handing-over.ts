@@ -10,8 +10,17 @@ export interface HandOver {
   followUp?: string;
 }
 
+/** An open point that was let go, with the reason. */
+export interface PassedPoint {
+  point: string;
+  reason: string;
+  at: string;
+  by: string;
+}
+
 export interface HandingOver {
+  passedPoints: PassedPoint[];
   handedOver: HandOver | null;
 }
 
-export const startHandingOver = (): HandingOver => ({ handedOver: null });
+export const startHandingOver = (): HandingOver => ({ handedOver: null, passedPoints: [] });

@@ -17,6 +17,8 @@ export interface MakingSafe {
   poweredDown: { done: string[]; passed?: { reason: string; at: string } };
   /** how full each pack was read, by hazard */
   charges: Record<string, ChargeRead>;
+  /** packs that are swollen, by hazard */
+  swollen: string[];
   /** which lead is parted first on this unit; as the pack asks for when absent */
   firstLead?: FirstLead | 'no rule';
 }
@@ -26,4 +28,5 @@ export const startMakingSafe = (map: UnitMap): MakingSafe => ({
   hazards: firstHazards(map.hazards),
   poweredDown: { done: [] },
   charges: {},
+  swollen: [],
 });

@@ -15,6 +15,7 @@ export const capacitor = hazardKind({
   startsLive: false,
   isPack: false,
   unplugsOutlet: false,
+  charge: null,
   bleeds: true,
   sign: 'M0 9H8M12 9H20M8 1V17M12 1V17',
 });

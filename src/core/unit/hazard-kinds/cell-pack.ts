@@ -15,6 +15,7 @@ export const cellPack = hazardKind({
   startsLive: true,
   isPack: true,
   unplugsOutlet: false,
+  charge: { maxPercent: 25, chemistry: 'li-ion cell', series: 1 },
   bleeds: false,
   sign: 'M1 4H16V14H1ZM16 7H19V11H16M6 4V14M11 4V14',
 });

@@ -14,6 +14,7 @@ export const dc = hazardKind({
   startsLive: false,
   isPack: false,
   unplugsOutlet: false,
+  charge: null,
   bleeds: false,
   sign: 'M1 6H19M1 12H5M8 12H12M15 12H19',
 });

@@ -8,6 +8,10 @@ export interface GateClear {
   inside?: boolean;
   /** designator of the plug that the act parts */
   unplugs?: string;
+  /** further leads of a pack: balance, data, sensor */
+  signals?: string[];
+  /** what lies over its plug and comes off before the act can be done */
+  under?: string[];
   caution: string;
 }
 
@@ -31,6 +35,8 @@ export interface HazardDefinition<K extends string> {
   isPack: boolean;
   /** its act takes the power out at the outlet */
   unplugsOutlet: boolean;
+  /** how full it may be before heat or a lever comes near, where nobody has said otherwise */
+  charge: { maxPercent: number; chemistry: string; series: number } | null;
   /** it empties by itself or through a resistor: the sum for that is offered */
   bleeds: boolean;
   /** the line of its sign, in a field of 20 × 18 */

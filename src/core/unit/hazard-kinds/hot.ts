@@ -14,6 +14,7 @@ export const hot = hazardKind({
   startsLive: false,
   isPack: false,
   unplugsOutlet: false,
+  charge: null,
   bleeds: false,
   sign: 'M4 16c-3-4 3-5 0-9M10 16c-3-4 3-5 0-9M16 16c-3-4 3-5 0-9',
 });

@@ -28,7 +28,7 @@ export const worstFirst = (a: { kind: HazardKind }, b: { kind: HazardKind }): nu
  * @example hazardOfKind('mains', 'mains', ['lid']).clear.reading?.max // 5
  */
 export function hazardOfKind(kind: HazardKind, id: string, covers: string[]): Hazard {
-  const { name, detail, wholeUnit, armedBy, clear }: HazardDefinition<string> = HAZARDS[kind];
+  const { name, detail, wholeUnit, armedBy, clear, charge }: HazardDefinition<string> = HAZARDS[kind];
   return {
     id,
     kind,
@@ -37,5 +37,6 @@ export function hazardOfKind(kind: HazardKind, id: string, covers: string[]): Ha
     ...(wholeUnit || covers.length === 0 ? {} : { exposedBy: covers }),
     ...(armedBy.length ? { armedBy } : {}),
     clear,
+    ...(charge ? { charge } : {}),
   };
 }

@@ -15,6 +15,7 @@ export const mains = hazardKind({
   startsLive: false,
   isPack: false,
   unplugsOutlet: true,
+  charge: null,
   bleeds: false,
   sign: 'M1 9C4-2 7.500-2 10 9s6 11 9 0',
 });

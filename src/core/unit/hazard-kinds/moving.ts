@@ -13,6 +13,7 @@ export const moving = hazardKind({
   startsLive: false,
   isPack: false,
   unplugsOutlet: false,
+  charge: null,
   bleeds: false,
   sign: 'M10 2a7 7 0 1 1-7 7M3 3V9H9',
 });

@@ -10,6 +10,7 @@ export const optical = hazardKind({
   startsLive: false,
   isPack: false,
   unplugsOutlet: false,
+  charge: null,
   bleeds: false,
   sign: 'M10 9 19 3M10 9H19M10 9 19 15M2 5H8V13H2Z',
 });

@@ -10,6 +10,7 @@ export const sharp = hazardKind({
   startsLive: false,
   isPack: false,
   unplugsOutlet: false,
+  charge: null,
   bleeds: false,
   sign: 'M1 15 6 4 9 12 13 2 19 15Z',
 });

@@ -13,6 +13,7 @@ export const staticCharge = hazardKind({
   startsLive: false,
   isPack: false,
   unplugsOutlet: false,
+  charge: null,
   bleeds: false,
   sign: 'M11 1 4 10H10L8 17 16 7H10Z',
 });

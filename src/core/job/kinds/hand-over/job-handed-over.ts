@@ -1,6 +1,7 @@
 import { demand } from '../../../refusal';
 import { Line, oneOf, Text, Type } from '../../../schema/words';
 import { handOverHeldBy } from '../../hand-over-rule';
+import { openPoints } from '../../open-points';
 import { RESULTS } from '../../state';
 import { kind } from '../kind';
 
@@ -14,7 +15,10 @@ export const jobHandedOver = kind({
     note: Type.Optional(Text),
     followUp: Type.Optional(Line),
   },
-  admit: 'always',
+  admit(state, { result }) {
+    const open = result === 'works' ? openPoints(state) : [];
+    demand(open.length === 0, `Open: ${open.map((p) => p.what).join('; ')}`, '/result');
+  },
   apply(state, p, { at, by }) {
     demand(!state.handedOver, 'this job is handed over already');
     demand(p.to.trim() !== '', 'say who takes it', '/to');

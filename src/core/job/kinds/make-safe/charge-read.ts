@@ -14,13 +14,20 @@ export const chargeRead = kind({
     hazard: Name,
     volts: Type.Optional(Type.Number()),
     percent: Type.Optional(Type.Number()),
+    /** cells in series as counted at the bench, where the map has it otherwise */
+    series: Type.Optional(Type.Integer({ minimum: 1, maximum: 400 })),
     /** the chemistry row in force, where it is not the one shipped, and its version */
     row: Type.Optional(Type.Unsafe<ChemistryRow>(ChemistryRowSchema)),
     chemistry: Type.Optional(Type.Integer({ minimum: 0 })),
     source: oneOf(SOURCES),
   },
-  admit: 'always',
-  apply(state, { hazard, volts, percent, row, chemistry, source }, { at }) {
+  admit: (state, { volts }) =>
+    demand(
+      volts === undefined || state.power !== 'on',
+      'the power is on: that is no voltage at rest',
+      '/volts',
+    ),
+  apply(state, { hazard, volts, percent, series, row, chemistry, source }, { at }) {
     const h = hazardOf(state, hazard);
     demand(
       (volts === undefined) !== (percent === undefined),
@@ -30,7 +37,11 @@ export const chargeRead = kind({
     if (volts !== undefined) {
       demand(volts > 0, 'a pack reads over 0 V', '/volts');
       if (row) checkChemistry([row]);
-      const { high } = chargeOf(h, volts, row);
+      const { high } = chargeOf(
+        series && h.charge ? { ...h, charge: { ...h.charge, series } } : h,
+        volts,
+        row,
+      );
       const read = { percent: high, volts, source, at, ...(chemistry ? { chemistry } : {}) };
       return { ...state, charges: { ...state.charges, [hazard]: read } };
     }

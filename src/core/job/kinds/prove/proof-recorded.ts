@@ -2,6 +2,7 @@ import { demand } from '../../../refusal';
 import { ANSWER, answered, answerLine, verdictOf } from '../../answer';
 import { demandLeave } from '../../leave';
 import { withPower } from '../../power';
+import { proofHeldBy } from '../../proof-held';
 import { repeated } from '../../repeated';
 import type { ProofRecord } from '../../state';
 import { kind } from '../kind';
@@ -10,7 +11,11 @@ import { kind } from '../kind';
 export const proofRecorded = kind({
   type: 'proof.recorded',
   payload: ANSWER,
-  admit: (state) => demandLeave(state, 'the test', '/check'),
+  admit(state) {
+    demandLeave(state, 'the test', '/check');
+    const held = proofHeldBy(state);
+    demand(!held, held ? `${held}: what is seen now proves nothing` : '', '/check');
+  },
   apply(state, a, { id, at, by }) {
     demand(state.fix, 'nothing has been mended yet: do the remedy first', '/check');
     const check = answered(state, a);

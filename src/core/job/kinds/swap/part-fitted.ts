@@ -22,13 +22,13 @@ export const partFitted = kind({
       '/name',
     );
     demandPrepared(state, 'before in');
+    handsIn(state, { thing: state.out?.element, back: true });
   },
   apply(state, { name, serial, dateCode }, { id, at }) {
     const { element, remedy } = planned(state);
     const { out } = state;
     demand(out, 'take the old part out first', '/name');
     demand(name.trim() !== '', 'say what went in', '/name');
-    handsIn(state);
     const freed = writeOff(state.ledger, out.item, {
       count: 1,
       reason: 'replaced',
@@ -49,7 +49,18 @@ export const partFitted = kind({
     return {
       ...state,
       ledger,
-      hazards: arm(state.map.hazards, state.hazards, element.id, at),
+      hazards: arm(state.map, state.hazards, element.id, at),
+      // What was read of the old pack says nothing of the new one.
+      charges: Object.fromEntries(
+        Object.entries(state.charges).filter(([id]) => {
+          const pack = state.map.hazards.find((h) => h.id === id);
+          return pack?.on !== element.id && pack?.id !== element.id;
+        }),
+      ),
+      swollen: state.swollen.filter((id) => {
+        const pack = state.map.hazards.find((h) => h.id === id);
+        return pack?.on !== element.id && pack?.id !== element.id;
+      }),
       stop: 'close up',
       out: null,
       fix: {

@@ -20,6 +20,7 @@ export const partRemoved = kind({
     demandPrepared(state, 'before out');
     const left = state.swap.mode === 'one across' ? plugsToMove(state) : [];
     demand(left.length === 0, `one at a time: ${left.join(', ')} still on the old one`, '/name');
+    handsIn(state, {});
   },
   apply(state, { name, carry = [], serial, dateCode }, { id, at }) {
     const { plan, element } = planned(state);
@@ -27,7 +28,6 @@ export const partRemoved = kind({
     demand(!state.out && !state.fix, `${element.id} is out already`);
     demand(name.trim() !== '', 'say what came out', '/name');
     reached(state, element.needs);
-    handsIn(state);
     const out = take(
       state.ledger,
       {

@@ -11,7 +11,7 @@ import { kind } from '../kind';
 export const plugMoved = kind({
   type: 'plug.moved',
   payload: { plug: Name, how: Line },
-  admit: 'always',
+  admit: (state, { plug }) => handsIn(state, { thing: plug, plug: true, back: true }),
   apply(state, { plug, how }, { id, at }) {
     const { element } = planned(state);
     demand(state.swap.mode === 'one across', 'choose one across at a time first', '/plug');
@@ -20,7 +20,6 @@ export const plugMoved = kind({
     demand(how.trim() !== '', 'say how it was proven: click, tug, both ends looked at', '/how');
     demand(!state.swap.across.includes(plug.trim()), `${plug} is across already`, '/plug');
     reached(state, element.needs);
-    handsIn(state, undefined, plug.trim());
     const name = plug.trim();
     const known = state.map.plugs?.find((p) => p.id === name);
     const off = state.ledger.items.find((i) => i.kind === 'plug' && i.name === name && tally(i).off > 0);
@@ -39,7 +38,7 @@ export const plugMoved = kind({
     return {
       ...state,
       ledger: prove(on, off?.id ?? id, how, at),
-      hazards: arm(state.map.hazards, state.hazards, name, at),
+      hazards: arm(state.map, state.hazards, name, at),
       stop: 'swap',
       swap: { ...state.swap, across: [...state.swap.across, name] },
     };

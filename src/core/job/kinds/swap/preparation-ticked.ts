@@ -8,7 +8,14 @@ import { kind } from '../kind';
 export const preparationTicked = kind({
   type: 'preparation.ticked',
   payload: { line: Name, note: Type.Optional(Line) },
-  admit: 'always',
+  admit(state, { line: id, note }) {
+    const line = preparationsOf(state).find((l) => l.id === id);
+    const compared = state.batteries[state.plan?.element ?? '']?.request;
+    const held = note?.trim()
+      ? line?.judge?.(note, { volts: compared?.old.volts ?? compared?.new.volts })
+      : null;
+    demand(!held, held ?? '', '/note');
+  },
   apply(state, { line: id, note }, { at }) {
     const { element } = planned(state);
     const line = preparationsOf(state).find((l) => l.id === id);

@@ -9,13 +9,14 @@ import { kind } from '../kind';
 export const remedyDone = kind({
   type: 'remedy.done',
   payload: { note: Type.Optional(Line) },
-  admit: 'always',
+  admit(state) {
+    if (planned(state).element.needs?.length) handsIn(state, {});
+  },
   apply(state, { note }, { at }) {
     const { plan, element, remedy } = planned(state);
     demand(plan.remedyKind !== 'replace', 'a replacement is recorded by what came out and what went in');
     demand(!state.fix, 'this remedy is done already');
     reached(state, element.needs);
-    handsIn(state);
     return {
       ...state,
       stop: 'close up',

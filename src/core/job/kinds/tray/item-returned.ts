@@ -1,12 +1,14 @@
-import { arm } from '../../../hazard';
+import { arm, plugFirst } from '../../../hazard';
 import { BACK_STATES, giveBack, holds, specOf, tally, tooLong, unmeasuredTwin } from '../../../ledger';
 import { demand } from '../../../refusal';
 import { Count, oneOf } from '../../../schema/words';
 import { holesOf } from '../../../unit';
 import { itemOf, itemSpec } from '../../came-off';
 import { handsIn } from '../../hands-in';
+import { leadsNow } from '../../packs';
 import type { JobState } from '../../state';
 import { withTimer } from '../../timing';
+import { isSwollenPack } from '../../waits';
 import { kind } from '../kind';
 import { ItemId } from './draft-schema';
 
@@ -16,7 +18,18 @@ export const itemReturned = kind({
   payload: { item: ItemId, count: Count, state: oneOf(BACK_STATES) },
   admit(state, p) {
     const i = itemOf(state, p.item);
-    if (i?.kind !== 'fastener') return;
+    if (!i) return;
+    if (i.kind !== 'fastener') {
+      if (!i.cover) handsIn(state, { thing: i.name, plug: i.kind === 'plug', back: true });
+      demand(
+        !isSwollenPack(state, i.name) || i.kind !== 'part',
+        `${i.name} is swollen: it is not fitted again. Write it off`,
+        '/item',
+      );
+      const first = i.kind === 'plug' ? plugFirst(state.map, leadsNow(state), i.name) : null;
+      demand(!first, first ? `${first.plug} first: ${first.why}` : '', '/item');
+      return;
+    }
     const cover = state.ledger.covers.find((c) => i.from && holds(i.from, c));
     const long = tooLong(i, cover ? holesOf(state.map.faces, cover.id) : []);
     demand(!long, long ?? '', '/item');
@@ -29,8 +42,8 @@ export const itemReturned = kind({
   },
   apply(state, p, { id, at }) {
     const i = itemOf(state, p.item);
-    if (i && i.kind !== 'fastener' && !i.cover) handsIn(state);
-    const hazards = i?.kind === 'plug' ? arm(state.map.hazards, state.hazards, i.name, at) : state.hazards;
+    const hazards =
+      i && i.kind !== 'fastener' && !i.cover ? arm(state.map, state.hazards, i.name, at) : state.hazards;
     const ledger = giveBack(state.ledger, p.item, p.count, p.state);
     const next: JobState = { ...state, hazards, ledger, stop: state.fix ? 'close up' : state.stop };
     const home = ledger.items.find((x) => x.id === p.item);

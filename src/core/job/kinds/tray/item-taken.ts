@@ -1,7 +1,10 @@
+import { partFirst } from '../../../hazard';
 import { takeAgain } from '../../../ledger';
+import { demand } from '../../../refusal';
 import { Count } from '../../../schema/words';
 import { itemOf, itemSpec } from '../../came-off';
 import { handsIn } from '../../hands-in';
+import { leadsNow } from '../../packs';
 import { kind } from '../kind';
 import { ItemId } from './draft-schema';
 
@@ -9,12 +12,14 @@ import { ItemId } from './draft-schema';
 export const itemTaken = kind({
   type: 'item.taken',
   payload: { item: ItemId, count: Count },
-  admit: 'always',
-  apply(state, p) {
+  admit(state, p) {
     const i = itemOf(state, p.item);
-    if (i && i.kind !== 'fastener') handsIn(state, i.cover);
-    return { ...state, ledger: takeAgain(state.ledger, p.item, p.count) };
+    if (!i || i.kind === 'fastener') return;
+    handsIn(state, { cover: i.cover, thing: i.name, plug: i.kind === 'plug' });
+    const first = i.kind === 'plug' ? partFirst(state.map, leadsNow(state), i.name) : null;
+    demand(!first, first ? `${first.plug} first: ${first.why}` : '', '/item');
   },
+  apply: (state, p) => ({ ...state, ledger: takeAgain(state.ledger, p.item, p.count) }),
   says: (p, state) => `${p.count} × ${itemSpec(state, p.item)} off again`,
   reports: 'nothing',
   whileParked: 'wakes',

@@ -4,6 +4,8 @@ import { Line, Name, Type } from '../../../schema/words';
 import { coversOver } from '../../../unit';
 import { cameOff } from '../../came-off';
 import { handsIn } from '../../hands-in';
+import { demandLeave } from '../../leave';
+import { powerDownLeft } from '../../powering-down';
 import type { JobState } from '../../state';
 import { withTimer } from '../../timing';
 import { waits } from '../../waits';
@@ -14,6 +16,16 @@ import { ItemDraftSchema } from './draft-schema';
 function liesUnder(state: JobState, cover: string | undefined, from: string | undefined) {
   const at = state.map.access.find((a) => a.id === cover || holds(from, a));
   return at ? coversOver(state.map.access, at.needs) : undefined;
+}
+
+/**
+ * What comes before a hand goes into the unit: it is powered down its own way, and whoever has to allow
+ * it was asked.
+ */
+function opening(state: JobState, cover: string | undefined): void {
+  const step = powerDownLeft(state)[0];
+  demand(!cover || !step, step ? `First power it down the way it wants: ${step.text}` : '', '/item');
+  if (cover) demandLeave(state, 'the opening', '/item');
 }
 
 /** A move on the way in: what came off and where it lies, or which side is up now. */
@@ -27,13 +39,20 @@ export const moveRecorded = kind({
     /** move of the unit's recipe that this was */
     move: Type.Optional(Name),
   },
-  admit: waits,
+  admit(state, move) {
+    waits(state, move);
+    const { item } = move;
+    if (!item) return;
+    const cover = item.kind === 'part' ? coverOf(item.name, state.map.access) : undefined;
+    if (cover || state.ledger.covers.length > 0 || item.kind !== 'fastener') opening(state, cover);
+    if (item.kind === 'fastener' && state.ledger.covers.length === 0) return;
+    const thing = item.kind === 'fastener' ? item.from : item.name;
+    handsIn(state, { cover, thing, plug: item.kind === 'plug' });
+  },
   apply(state, { move: recipe, ...move }, { id, at }) {
     const known = state.map.moves?.find((m) => m.id === recipe);
     demand(recipe === undefined || known, `${recipe} is no move of this unit’s way in`, '/move');
     const cover = move.item?.kind === 'part' ? coverOf(move.item.name, state.map.access) : undefined;
-    if (move.item && (cover || state.ledger.covers.length > 0))
-      handsIn(state, cover, move.item.kind === 'plug' ? move.item.name : undefined);
     const within = state.subUnits.find((u) => !u.leftAt)?.id;
     const under = liesUnder(state, cover, move.item?.kind === 'fastener' ? move.item.from : undefined);
     const taken = take(

@@ -1,0 +1,64 @@
+import { HAZARDS, type Hazard, type UnitMap } from '../unit';
+
+type OfMap = Pick<UnitMap, 'plugs'> & { elements?: UnitMap['elements'] };
+
+/** Words by which people call a pack’s own lead when its map does not name it. Common practice, no source. */
+const PACK_WORDS = /\b(batter(?:y|ies)|packs?|accus?|accumulators?|cells?|balance|bms)\b/i;
+
+/** A name as it is compared: without case, signs and double spaces. */
+export const folded = (name: string): string =>
+  name
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim();
+
+/** Leads of a pack: the one that carries its power, and the others: balance, data, sensor. */
+export interface PackLeads {
+  power: string | undefined;
+  signals: string[];
+}
+
+/**
+ * The leads of a pack, as its map names them; otherwise those bundled with its power lead.
+ *
+ * @param map plugs of the unit
+ * @param pack a hazard
+ * @returns designators; no power lead where nobody named it
+ * @example leadsOf(map, pack) // { power: 'W6', signals: ['W7'] }
+ */
+export function leadsOf(map: OfMap, pack: Hazard): PackLeads {
+  const power = pack.clear.unplugs;
+  if (pack.clear.signals) return { power, signals: pack.clear.signals };
+  const bundle = map.plugs?.find((p) => p.id === power)?.bundle;
+  if (!bundle) return { power, signals: [] };
+  return {
+    power,
+    signals: (map.plugs ?? []).filter((p) => p.id !== power && p.bundle === bundle).map((p) => p.id),
+  };
+}
+
+/**
+ * Whether a name is that of a pack, of the element it is, or of one of its leads. Where the map names no
+ * lead, the words people use for one will do.
+ *
+ * @param map of the unit
+ * @param pack a hazard
+ * @param name of a plug or a part, as it was said
+ * @returns true when what goes in or out under that name is the pack’s
+ * @example belongsTo(map, pack, 'Battery lead') // true
+ */
+export function belongsTo(map: OfMap, pack: Hazard, name: string): boolean {
+  const said = folded(name);
+  if (!said) return false;
+  const { power, signals } = leadsOf(map, pack);
+  const element = map.elements?.find((e) => e.id === pack.on);
+  const own = [pack.id, pack.name, power, ...signals, pack.on, element?.name]
+    .filter((n): n is string => Boolean(n))
+    .map(folded);
+  if (own.includes(said)) return true;
+  const words = new Set(said.split(' '));
+  // "B1 lead", "unplug W6 at the board": the designator stands in it as a word of its own.
+  if ([power, ...signals, pack.on].some((n) => n && !folded(n).includes(' ') && words.has(folded(n))))
+    return true;
+  return HAZARDS[pack.kind].isPack && !power && PACK_WORDS.test(name);
+}

@@ -1,0 +1,21 @@
+import { tally } from '../ledger';
+import type { JobState } from './state';
+
+/**
+ * What keeps a test from telling anything: a plug, a pack or an earth lead that is still out, a part that
+ * is out, a lead still exchanged onto another channel.
+ *
+ * @param state a job
+ * @returns why, naming what is out; null when nothing is
+ * @example proofHeldBy(state) // 'W6 is still out'
+ */
+export function proofHeldBy(state: JobState): string | null {
+  if (state.out) return `${state.out.element} is still out`;
+  for (const item of state.ledger.items) {
+    const { off } = tally(item);
+    if (off === 0 || item.undoneBy === 'nothing') continue;
+    if (item.kind === 'plug') return `${item.name} is still out`;
+    if (item.kind === 'change') return `${item.name}: put it back as it was first`;
+  }
+  return null;
+}
