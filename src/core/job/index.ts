@@ -10,6 +10,7 @@ export { apart, EVENT_KINDS } from './kinds';
 export { type Meta, type Reported, SECTIONS } from './kinds/kind';
 export { ledgerOf } from './ledger-only';
 export { type Lesson, lessonOf, modelOf } from './lesson';
+export { isPlannedPart } from './old-part';
 export { openAccess } from './open';
 export { type OpenPoint, openPoints } from './open-points';
 export { leadsNow, packsIn, plugsOff } from './packs';

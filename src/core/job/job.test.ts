@@ -266,9 +266,8 @@ describe('live, and live again', () => {
     expect(status(r)).toEqual(['made safe', 'made safe']);
     r = tell(r, { type: 'item.proven', item: r.state.fix?.newItem ?? '', how: 'both ends' });
     expect(
-      refusal(() =>
-        tell(r, { type: 'proof.recorded', check: 'symptom:works', outcome: 'ok', source: 'eye' }),
-      )?.message,
+      refusal(() => tell(r, { type: 'proof.recorded', check: 'symptom:works', outcome: 'ok', source: 'eye' }))
+        ?.message,
     ).toBe('J7 is still out: what is seen now proves nothing');
     r = tell(r, { type: 'power.set', power: 'on' });
     expect(status(r)).toEqual(['live', 'live']);

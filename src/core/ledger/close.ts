@@ -1,6 +1,6 @@
 import { demand } from '../refusal';
-import { holds } from './cover';
-import { owed } from './items';
+import { belongsToCover, ownerOf } from './cover';
+import { type Item, owed, tally } from './items';
 import type { Ledger } from './ledger';
 
 /**
@@ -20,7 +20,7 @@ export function closeRefusals(ledger: Ledger, coverId: string): string[] {
     const concerned =
       item.inside.includes(coverId) ||
       item.cover === coverId ||
-      holds(item.from, cover) ||
+      belongsToCover(item, cover, ledger.covers) ||
       item.kind === 'change';
     if (!concerned) continue;
     const reason = owed(item);
@@ -57,4 +57,32 @@ export function close(ledger: Ledger, coverId: string, kind: 'trial' | 'final', 
     demand(reasons.length === 0, `${cover.name} stays open: ${reasons.join('; ')}`, '/cover');
   }
   return { ...ledger, covers: ledger.covers.map((c) => (c.id === coverId ? { ...c, state: kind, at } : c)) };
+}
+
+/**
+ * Screws that are off and whose cover is not clear: neither their words nor an answer says it, and they
+ * lie under no cover. They are asked for once, before a cover closes for good without them.
+ *
+ * @param ledger now
+ * @returns fasteners, in the order in which they came off
+ * @example unclaimed(ledger).map((i) => i.from) // ['edge']
+ */
+export const unclaimed = (ledger: Ledger): Item[] =>
+  ledger.items.filter(
+    (i) =>
+      i.kind === 'fastener' &&
+      i.of === undefined &&
+      i.inside.length === 0 &&
+      tally(i).off > 0 &&
+      !ownerOf(i.from, ledger.covers) &&
+      // Screws of a part that is itself in the tray belong to that part.
+      !ledger.items.some((p) => p.kind === 'part' && ownerOf(i.from, [{ id: p.id, name: p.name }])),
+  );
+
+/** Says to which cover a fastener belongs; null = to none. */
+export function assign(ledger: Ledger, id: string, cover: string | null): Ledger {
+  const item = ledger.items.find((i) => i.id === id);
+  demand(item?.kind === 'fastener', 'that is no screw of the tray', '/item');
+  demand(cover === null || ledger.covers.some((c) => c.id === cover), `${cover} is not off`, '/cover');
+  return { ...ledger, items: ledger.items.map((i) => (i.id === id ? { ...i, of: cover } : i)) };
 }

@@ -16,15 +16,69 @@ export function coverOf(name: string, access: { id: string; name: string }[]): s
   return COVER_WORDS.test(plain) ? plain : undefined;
 }
 
+/** A cover as it is known: by its id and its name. */
+interface Named {
+  id: string;
+  name: string;
+}
+
+const wordsOf = (text: string): string[] =>
+  text
+    .toLowerCase()
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter(Boolean);
+
+/** Whether the words of one text stand in another, one after the other. */
+const standsIn = (part: string[], whole: string[]): boolean =>
+  part.length > 0 && whole.some((_, i) => part.every((w, k) => whole[i + k] === w));
+
+/**
+ * The cover that a place names: as it is called; or inside other words ("back panel top edge"), the
+ * longest name first; or by a part of its name that no other cover has ("back" of "back panel").
+ *
+ * @param from where something came from, as jotted
+ * @param covers id and name of each
+ * @returns the cover, or undefined where none is named, or more than one could be
+ * @example ownerOf('bottom edge back plate', [{ id: 'b', name: 'back plate' }])?.id // 'b'
+ */
+export function ownerOf<C extends Named>(from: string | undefined, covers: readonly C[]): C | undefined {
+  const said = wordsOf(from ?? '');
+  if (said.length === 0) return undefined;
+  const called = said.join(' ');
+  const exact = covers.find((c) => [c.name, c.id].some((n) => wordsOf(n).join(' ') === called));
+  if (exact) return exact;
+  const inside = covers
+    .filter((c) => standsIn(wordsOf(c.name), said))
+    .sort((a, b) => wordsOf(b.name).length - wordsOf(a.name).length);
+  if (inside[0]) return inside[0];
+  const parts = covers.filter((c) => said.every((w) => wordsOf(c.name).includes(w)));
+  return parts.length === 1 ? parts[0] : undefined;
+}
+
 /**
  * Whether a fastener's "from" names this cover.
  *
  * @param from where the fastener came from, as jotted
  * @param cover id and name of the cover
- * @returns true when they are the same, whatever the case
- * @example holds('Rear cover', { id: 'rear', name: 'rear cover' }) // true
+ * @param all covers there are, so that a part of a name is read only where it is one cover's
+ * @returns true when it is this one
+ * @example holds('Rear cover, top', { id: 'rear', name: 'rear cover' }) // true
  */
-export function holds(from: string | undefined, cover: { id: string; name: string }): boolean {
-  const plain = from?.trim().toLowerCase();
-  return plain !== undefined && (plain === cover.name.toLowerCase() || plain === cover.id.toLowerCase());
-}
+export const holds = (from: string | undefined, cover: Named, all: readonly Named[] = [cover]): boolean =>
+  ownerOf(from, all)?.id === cover.id;
+
+/**
+ * Whether a thing belongs to a cover: as it was said when it was asked, otherwise by the words of where
+ * it came from.
+ *
+ * @param item from the tray
+ * @param cover id and name
+ * @param all covers there are
+ * @returns true when the cover is not closed for good without it
+ * @example belongsToCover({ from: 'edge', of: 'lid' }, { id: 'lid', name: 'lid' }, covers) // true
+ */
+export const belongsToCover = (
+  item: { from?: string; of?: string | null },
+  cover: Named,
+  all: readonly Named[],
+): boolean => (item.of === undefined ? holds(item.from, cover, all) : item.of === cover.id);

@@ -1,5 +1,5 @@
-export { close, closeRefusals } from './close';
-export { coverOf, holds } from './cover';
+export { assign, close, closeRefusals, unclaimed } from './close';
+export { belongsToCover, coverOf, holds, ownerOf } from './cover';
 export { candidatesFor, type FoundCandidate } from './found';
 export * from './items';
 export * from './ledger';

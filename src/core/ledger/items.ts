@@ -87,6 +87,10 @@ export interface Item extends ItemDraft {
   back?: WayBackNote;
   /** one of its kind was laid on the rule */
   measured?: { mm: number; at: string };
+  /** the cover it belongs to, as it was said when that was not clear; null = none */
+  of?: string | null;
+  /** the old part: something else goes in its place */
+  old?: boolean;
   /** the unit inside the unit that it came off */
   within?: string;
   /** when it came off */
@@ -149,6 +153,7 @@ export function owed(item: Item): string | null {
   if (item.count === null) return `${what}: several, not counted. Count them first`;
   if (t.off > 0) {
     if (item.undoneBy === 'nothing') return null;
+    if (item.old) return `${what} is out, and nothing is in its place`;
     const many = t.off === 1 && t.taken === 1 ? what : `${t.off} × ${what}`;
     return (item.by.aside ?? 0) > 0 ? `${many} still moved aside` : `${many} still ${placeWords(item.place)}`;
   }

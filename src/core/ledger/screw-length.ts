@@ -3,11 +3,15 @@ import { type Item, placeWords, specOf, tally } from './items';
 import type { Ledger } from './ledger';
 import { lookAlike } from './twins';
 
+/** Lengths further apart are told by eye, mm. Common practice, no source. */
+const MISTAKEN_MM = 8;
+
 /** A rule at the bench is read to this, mm. Common practice, no source. */
 const RULE_MM = 0.75;
 
 /**
- * A look-alike of another length that is still off, while none of this kind was laid on the rule.
+ * A look-alike of another length that is still off, while none of the pair was laid on the rule. Lengths
+ * that nobody takes for each other are not asked for.
  *
  * @param items of the ledger
  * @param item about to go back
@@ -17,8 +21,11 @@ const RULE_MM = 0.75;
 export function unmeasuredTwin(items: Item[], item: Item): Item | null {
   if (item.measured || item.lengthMm === undefined) return null;
   return (
-    items.find((o) => o.id !== item.id && tally(o).off > 0 && lookAlike(item, o)?.differs === 'length') ??
-    null
+    items.find((o) => {
+      if (o.id === item.id || o.measured || tally(o).off === 0) return false;
+      const like = lookAlike(item, o);
+      return like?.differs === 'length' && like.protrusionMm <= MISTAKEN_MM;
+    }) ?? null
   );
 }
 

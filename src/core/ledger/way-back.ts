@@ -1,5 +1,5 @@
 import { closeRefusals } from './close';
-import { holds } from './cover';
+import { belongsToCover } from './cover';
 import { type BackState, type Item, JOURNEYS, placeWords, specOf, tally } from './items';
 import type { Cover, Ledger } from './ledger';
 import { backWords } from './way-back-note';
@@ -21,7 +21,7 @@ export interface WayBackStep {
 /** The step an item waits for, or null when it is home. */
 function stepOf(item: Item): WayBackStep | null {
   const t = tally(item);
-  if (item.undoneBy === 'nothing' && t.off > 0) return null;
+  if ((item.undoneBy === 'nothing' || item.old) && t.off > 0) return null;
   if (item.count === null) return { kind: 'count', item, left: 1, text: `Count ${specOf(item)}` };
   const left = t.off + (item.by.loose ?? 0) + (item.by['half tight'] ?? 0);
   if (left > 0) {
@@ -73,7 +73,7 @@ function homeward(ledger: Ledger): Item[] {
   for (const cover of ledger.covers) {
     const at = order.findIndex((i) => i.cover === cover.id);
     if (at < 0) continue;
-    const early = order.slice(0, at).filter((i) => holds(i.from, cover));
+    const early = order.slice(0, at).filter((i) => belongsToCover(i, cover, ledger.covers));
     if (early.length === 0) continue;
     const rest = order.filter((i) => !early.includes(i));
     rest.splice(rest.findIndex((i) => i.cover === cover.id) + 1, 0, ...early);
@@ -106,7 +106,7 @@ export function wayBack(ledger: Ledger): WayBackStep[] {
   };
   const lastOf = new Map<Cover, number>();
   for (const cover of open) {
-    const own = order.findLastIndex((i) => i.cover === cover.id || holds(i.from, cover));
+    const own = order.findLastIndex((i) => i.cover === cover.id || belongsToCover(i, cover, ledger.covers));
     lastOf.set(cover, own);
   }
   order.forEach((item, k) => {

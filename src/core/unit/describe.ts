@@ -1,7 +1,7 @@
 import { demand } from '../refusal';
-import { type HazardKind, hazardOfKind } from './hazard-kinds';
+import { HAZARDS, type HazardKind, hazardOfKind } from './hazard-kinds';
 import { KIND_DEFAULTS, ladderFor } from './ladders';
-import type { ElementKind, Tap, TapHow, UnitMap } from './map';
+import type { ElementKind, Hazard, Tap, TapHow, UnitMap } from './map';
 import { validateMap } from './validate';
 
 /** One row of a unit described at the bench: an element and, if there is one, the point after it. */
@@ -20,6 +20,13 @@ export interface DescribedRow {
   };
   /** it is reached without the cover off */
   outside?: boolean;
+  /** the cover it lies under, by name; the innermost when absent */
+  under?: string;
+  /** of a battery: its leads, the one that carries the power first */
+  leads?: string[];
+  /** of a battery: chemistry row and cells in series, for reading how full it is */
+  chemistry?: string;
+  cells?: number;
 }
 
 export interface Description {
@@ -29,8 +36,9 @@ export interface Description {
   /** what it should do, as the user finds it */
   does: string;
   rows: DescribedRow[];
-  /** name of the cover over it all, empty = nothing to open */
+  /** names of what has to come off, the outermost first, parted by commas; empty = nothing to open */
   cover: string;
+  /** of each */
   coverMinutes: number;
   hazards: HazardKind[];
 }
@@ -56,6 +64,11 @@ export function describeUnit(d: Description): UnitMap {
     demand(!ids.has(r.id), `${r.id} is there twice`, `/rows/${i}/id`);
     ids.set(r.id, i);
     demand(r.name.trim() !== '', `say what ${r.id} is`, `/rows/${i}/name`);
+    demand(
+      r.cells === undefined || (Number.isInteger(r.cells) && r.cells >= 1 && r.cells <= 400),
+      `cells of ${r.id} in series: a whole number from 1`,
+      `/rows/${i}/cells`,
+    );
     if (r.tap) {
       demand(r.tap.id.trim() !== '', 'give the point a short mark, such as TP1', `/rows/${i}/tap/id`);
       if (r.tap.how === 'measure') {
@@ -71,8 +84,24 @@ export function describeUnit(d: Description): UnitMap {
   });
   const chain = d.rows.filter((r) => !FEEDERS.includes(r.kind));
   demand(chain.length > 0, 'name at least one element between source and output', '/rows');
-  const cover = d.cover.trim();
-  const needs = cover ? [COVER] : [];
+  const covers = d.cover
+    .split(',')
+    .map((c) => c.trim())
+    .filter(Boolean)
+    .map((name, i, all) => ({
+      id: i === 0 ? COVER : name.toLowerCase(),
+      name,
+      minutes: d.coverMinutes,
+      ...(i > 0 ? { needs: [i === 1 ? COVER : (all[i - 1] as string).toLowerCase()] } : {}),
+    }));
+  const cover = covers.length > 0;
+  const outermost = cover ? [COVER] : [];
+  /** the cover a row lies under */
+  const over = (r: DescribedRow): string[] => {
+    if (r.outside || !cover) return [];
+    const named = covers.find((c) => c.name.toLowerCase() === r.under?.trim().toLowerCase());
+    return [(named ?? covers.at(-1) ?? { id: COVER }).id];
+  };
   const tapOf = (r: DescribedRow): Tap[] => {
     if (!r.tap) return [];
     const { id, how, nominal = 0, tolerance = 0, unit = '', inside } = r.tap;
@@ -87,7 +116,7 @@ export function describeUnit(d: Description): UnitMap {
         ...(how === 'measure'
           ? { expect: { nominal, tolerance, unit: unit.trim(), ...span(nominal, tolerance) } }
           : {}),
-        ...(inside && cover ? { needs } : {}),
+        ...(inside && cover ? { needs: over({ ...r, outside: false }) } : {}),
       },
     ];
   };
@@ -101,7 +130,7 @@ export function describeUnit(d: Description): UnitMap {
       kind: r.kind,
       weight: KIND_DEFAULTS[r.kind].weight,
       remedies: ladderFor(r.kind, r.id, r.name.trim()),
-      ...(r.outside || !cover ? {} : { needs }),
+      ...(over(r).length ? { needs: over(r) } : {}),
     })),
     feeds: [
       ...chain
@@ -116,12 +145,49 @@ export function describeUnit(d: Description): UnitMap {
         ),
     ],
     taps: d.rows.flatMap(tapOf),
-    access: cover ? [{ id: COVER, name: cover, minutes: d.coverMinutes }] : [],
+    access: covers,
     functions: [{ id: 'works', name: d.does.trim(), output: (chain.at(-1) as DescribedRow).id }],
-    hazards: d.hazards.map((k) => hazardOfKind(k, k, needs)),
+    hazards: d.hazards.flatMap((k) => hazardsOfKind(d, k, outermost, over)),
   };
   validateMap(map);
   return map;
+}
+
+/** The hazards of one kind: of a pack one for each battery that was described, with its leads and its cells. */
+function hazardsOfKind(
+  d: Description,
+  k: HazardKind,
+  outermost: string[],
+  over: (r: DescribedRow) => string[],
+): Hazard[] {
+  const packs = HAZARDS[k].isPack ? d.rows.filter((r) => r.kind === 'battery') : [];
+  if (packs.length === 0) return [hazardOfKind(k, k, outermost)];
+  return packs.map((r, i) => {
+    const h = hazardOfKind(k, i === 0 ? k : `${k} ${r.id}`, over(r));
+    const [power, ...signals] = (r.leads ?? []).map((l) => l.trim()).filter(Boolean);
+    return {
+      ...h,
+      name: packs.length > 1 ? `${h.name} ${r.id}` : h.name,
+      on: r.id,
+      armedBy: [r.id],
+      clear: {
+        ...h.clear,
+        ...(power
+          ? { act: `Part ${[...signals, power].join(', then ')} and tape over the contacts`, unplugs: power }
+          : {}),
+        ...(signals.length ? { signals } : {}),
+      },
+      ...(h.charge
+        ? {
+            charge: {
+              ...h.charge,
+              ...(r.chemistry ? { chemistry: r.chemistry } : {}),
+              series: r.cells ?? h.charge.series,
+            },
+          }
+        : {}),
+    };
+  });
 }
 
 const COVER = 'cover';

@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useState } from 'react';
 import type { JobState } from '../../core/job';
-import { holds, specOf, tally, type WayBackStep } from '../../core/ledger';
+import { holds, specOf, stepKey, tally, type WayBackStep } from '../../core/ledger';
 import { Action, Second } from '../../ui/Action';
 import { TextField, Wrong } from '../../ui/Field';
 import { useKeys } from '../../ui/Keys';
@@ -18,6 +18,7 @@ import { Meanwhile } from './Meanwhile';
 import { TryItOpen } from './TryItOpen';
 import { useWayHome } from './use-way-home';
 import { WhichOrder } from './WhichOrder';
+import { WhoseScrews } from './WhoseScrews';
 
 /** The way back, written from what was really recorded: the next thing big, the rest below it. */
 export function CloseUp() {
@@ -25,7 +26,8 @@ export function CloseUp() {
   const home = useWayHome();
   const [order, setOrder] = useKept<'strict' | 'quicker'>(`mulch-way-back-${job.id}`, 'strict');
   const steps = (order === 'quicker' && home.quicker) || home.strict;
-  const next = steps[0];
+  const [picked, setPicked] = useState<string | null>(null);
+  const next = steps.find((s) => stepKey(s) === picked) ?? steps[0];
   const place = useFocusKept<HTMLElement>(`${next?.kind} ${next?.item?.id ?? next?.cover?.id}`);
   if (job.ledger.items.length === 0) {
     return (
@@ -49,6 +51,7 @@ export function CloseUp() {
         className="pad grid gap-4 content-start min-w-0"
         aria-label="Way back"
       >
+        <WhoseScrews />
         {next ? (
           <NextStep key={`${next.item?.id ?? next.cover?.id} ${next.kind}`} step={next} />
         ) : (
@@ -66,16 +69,25 @@ export function CloseUp() {
             </div>
             <WhichOrder home={home} order={order} onOrder={setOrder} />
             <ol className="rows">
-              {steps.slice(1).map((s, i) => (
-                <li
-                  key={`${s.item?.id ?? s.cover?.id} ${s.kind}`}
-                  className="grid grid-cols-[30px_minmax(0,1fr)_auto] gap-2 items-center"
-                >
-                  <span className="big text-[20px] text-bark-2">{i + 2}</span>
-                  <b>{s.text}</b>
-                  <span className="note text-right">{s.note}</span>
-                </li>
-              ))}
+              {steps
+                .filter((s) => s !== next)
+                .map((s, i) => (
+                  <li
+                    key={`${s.item?.id ?? s.cover?.id} ${s.kind}`}
+                    className="grid grid-cols-[30px_minmax(0,1fr)_auto] gap-2 items-center"
+                  >
+                    <span className="big text-[20px] text-bark-2">{i + 2}</span>
+                    <span>
+                      <b>{s.text}</b>
+                      <span className="note block">{s.note}</span>
+                    </span>
+                    {s.kind !== 'close' && (
+                      <Second small aria-label={`Now: ${s.text}`} onClick={() => setPicked(stepKey(s))}>
+                        Now
+                      </Second>
+                    )}
+                  </li>
+                ))}
             </ol>
           </>
         )}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { type HandOver as Given, handOverHeldBy } from '../../core/job';
+import { type HandOver as Given, handOverHeldBy, openPoints } from '../../core/job';
 import { reportOf } from '../../core/report';
 import { Action, Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
@@ -9,6 +9,7 @@ import { TickBox } from '../../ui/Signs';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 import { KeepWayIn } from './KeepWayIn';
+import { OpenPoints } from './OpenPoints';
 import { ReplaceBy } from './ReplaceBy';
 
 /** The report as it falls out of the record, and the hand over itself. */
@@ -71,7 +72,10 @@ function Giving() {
   const [note, setNote] = useState('');
   const [followUp, setFollowUp] = useState('');
   const [wrong, setWrong] = useState<Refused | null>(null);
-  const held = handOverHeldBy(job, result);
+  const held = [
+    ...handOverHeldBy(job, result),
+    ...(result === 'works' ? openPoints(job).map((p) => p.what) : []),
+  ];
   const given = job.handedOver;
   const give = (e: React.FormEvent) => {
     e.preventDefault();
@@ -105,6 +109,7 @@ function Giving() {
               </ul>
             </div>
           </div>
+          {result === 'works' && <OpenPoints />}
           <form className="pad grid gap-3 border-t border-rule-strong" onSubmit={give} noValidate>
             <Choices
               label="It goes back"

@@ -21,6 +21,7 @@ function PackCharge({ hazard: h }: { hazard: Hazard }) {
   const { job, record } = useJob();
   const [table] = useChemistry();
   const [volts, setVolts] = useState('');
+  const [series, setSeries] = useState(String(h.charge?.series ?? 1));
   const [wrong, setWrong] = useState<string | null>(null);
   const held = chargeHolds([h], job.charges, job.out ? [job.out.element] : [])[0];
   const read = job.charges[h.id];
@@ -37,7 +38,11 @@ function PackCharge({ hazard: h }: { hazard: Hazard }) {
         source: percent ? 'unit' : 'meter',
         ...(percent
           ? { percent: value }
-          : { volts: value, ...(row && table.version > 0 ? { row, chemistry: table.version } : {}) }),
+          : {
+              volts: value,
+              ...(Number(series) !== limit.series ? { series: Number(series) } : {}),
+              ...(row && table.version > 0 ? { row, chemistry: table.version } : {}),
+            }),
       });
       setWrong(refused?.reason ?? null);
       if (!refused) setVolts('');
@@ -67,7 +72,7 @@ function PackCharge({ hazard: h }: { hazard: Hazard }) {
         <form onSubmit={take} className="flex flex-wrap gap-3 items-end" noValidate>
           <TextField
             label="Volts at rest, or the % the unit says"
-            hint={`${limit.series} × ${limit.chemistry} in series, after ${row?.restHours ?? 1} h with nothing drawn`}
+            hint={`${limit.chemistry}, after ${row?.restHours ?? 1} h with nothing drawn`}
             value={volts}
             onChange={(e) => {
               setVolts(e.target.value);
@@ -77,6 +82,14 @@ function PackCharge({ hazard: h }: { hazard: Hazard }) {
             autoComplete="off"
             className="w-[270px]"
             wrong={wrong ?? undefined}
+          />
+          <TextField
+            label="Cells in series"
+            inputMode="numeric"
+            value={series}
+            onChange={(e) => setSeries(e.target.value)}
+            className="w-[120px]"
+            autoComplete="off"
           />
           <span className="flex flex-wrap gap-2 pb-[21px]">
             <Second type="submit">{read ? 'Read again' : 'Read'}</Second>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { LiveLine } from '../../core/hazard';
+import { type LiveLine, leadsOf } from '../../core/hazard';
 import { Refusal } from '../../core/refusal';
 import { formatReading, HAZARDS, type Hazard, parseReading } from '../../core/unit';
 import { Second } from '../../ui/Action';
@@ -10,6 +10,7 @@ import { HazardGlyph } from '../../ui/HazardGlyph';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 import { openSum, type SumAsked } from '../sums/open-sum';
+import { LeadTicks, PackState, useLeadsToPart } from './PackLeads';
 
 /** The discharge sum with what the hazard says of itself: its voltage, its resistor, how low it has to read. */
 function dischargeOf(h: Hazard): SumAsked {
@@ -31,6 +32,12 @@ export function GatePanel({ line }: { line: LiveLine }) {
   const { hazard: h, state } = line;
   const on = job.map.elements.find((e) => e.id === h.on);
   const [acted, setActed] = useState(false);
+  const isPack = HAZARDS[h.kind].isPack;
+  const leads = useLeadsToPart(h);
+  const unnamed = isPack && !leadsOf(job.map, h).power;
+  const [lead, setLead] = useState(`${h.on ?? 'battery'} lead`);
+  const [ticked, setTicked] = useState(0);
+  const ordered = isPack && leads.length > 1;
   const [text, setText] = useState('');
   const [passing, setPassing] = useState(false);
   const [reason, setReason] = useState('');
@@ -51,7 +58,8 @@ export function GatePanel({ line }: { line: LiveLine }) {
     }
     const refused = record('gate.cleared', {
       hazard: h.id,
-      acted,
+      acted: ordered ? ticked === leads.length : acted,
+      ...(isPack ? { leads: unnamed ? [lead.trim()].filter(Boolean) : leads } : {}),
       source: wanted ? 'meter' : 'eye',
       ...(reading === undefined ? {} : { reading, unit: wanted?.unit ?? '' }),
     });
@@ -59,6 +67,7 @@ export function GatePanel({ line }: { line: LiveLine }) {
     if (!refused) {
       setText('');
       setActed(false);
+      setTicked(0);
     }
   };
   const pass = (e: React.FormEvent) => {
@@ -111,7 +120,18 @@ export function GatePanel({ line }: { line: LiveLine }) {
               </p>
             )}
             <form onSubmit={clear} className="grid gap-2" noValidate>
-              <div className="choices">
+              {ordered && <LeadTicks leads={leads} ticked={ticked} onTick={setTicked} />}
+              {unnamed && (
+                <TextField
+                  label="Which lead is parted"
+                  value={lead}
+                  onChange={(e) => setLead(e.target.value)}
+                  hint="Empty where it has none: soldered tags are cut or unsoldered one at a time."
+                  autoComplete="off"
+                  className="w-[270px]"
+                />
+              )}
+              <div className="choices" hidden={ordered}>
                 <label>
                   <input type="checkbox" checked={acted} onChange={(e) => setActed(e.target.checked)} />
                   <span className="dot" aria-hidden="true" />
@@ -167,6 +187,7 @@ export function GatePanel({ line }: { line: LiveLine }) {
             <p className="note">{h.clear.caution}</p>
           </>
         )}
+        {isPack && <PackState hazard={h} />}
       </div>
     </section>
   );

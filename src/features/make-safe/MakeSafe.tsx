@@ -3,6 +3,7 @@ import { coversNeeded, gatesAhead, openAccess } from '../../core/job';
 import { Action, Second } from '../../ui/Action';
 import { Faces } from '../faces/Faces';
 import { useJob } from '../job/use-job';
+import { Parties } from '../prove/Parties';
 import { ChargeGate } from './ChargeGate';
 import { FirstLeadRule } from './FirstLeadRule';
 import { GatePanel } from './GatePanel';
@@ -39,6 +40,11 @@ export function MakeSafe() {
               The map of this unit names no hazard. If you see one, note it in Take in: it gets its gate here.
             </p>
             <Second onClick={() => go('take in')}>Note a hazard</Second>
+          </div>
+        )}
+        {(job.map.parties?.length ?? 0) > 0 && (
+          <div className="pad border-b border-rule">
+            <Parties />
           </div>
         )}
         <PowerDown />

@@ -1,4 +1,5 @@
 import { useMemo, useRef, useState } from 'react';
+import { isPlannedPart } from '../../core/job';
 import {
   type Item,
   lookAlike,
@@ -153,6 +154,7 @@ export function EntryLine({
       verb: line.verb,
       text: text.trim(),
       item: line.item,
+      ...(isPlannedPart(job, line.item) ? { out: true } : {}),
       ...(line.sideUp ? { sideUp: line.sideUp } : {}),
     });
     setWrong(refused);

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { handHeldBy } from '../../core/job';
+import { handHeldBy, isPlannedPart } from '../../core/job';
 import { backWords, type QuickLine, readLine, specOf } from '../../core/ledger';
 import type { WayIn } from '../../core/recipe';
 import type { MapMove } from '../../core/unit';
@@ -60,6 +60,7 @@ export function Follow({
         verb: line.verb,
         text: next.text,
         item: line.item,
+        ...(isPlannedPart(job, line.item) ? { out: true } : {}),
         ...(line.sideUp ? { sideUp: line.sideUp } : {}),
         move: next.id,
       })?.reason ?? null,

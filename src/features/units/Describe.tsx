@@ -5,6 +5,7 @@ import { describeUnit, HAZARD_KINDS, HAZARDS, type HazardKind } from '../../core
 import { Action } from '../../ui/Action';
 import { Choices, TextField, toggled, Wrong } from '../../ui/Field';
 import { useTyped } from '../../ui/use-kept';
+import { DescribedPacks } from './DescribedPacks';
 import { DescribedRows } from './DescribedRows';
 import { BLANK, descriptionOf, type Form } from './describe-form';
 import { openJobOn } from './open-job';
@@ -67,13 +68,22 @@ export function Describe() {
           wrong={at('/does')}
           hint="As its user finds it. This is what fails, and what is proven at the end."
         />
-        <DescribedRows rows={f.rows} onRows={(rows) => put({ rows })} failure={failure} />
+        <DescribedRows
+          rows={f.rows}
+          covers={f.cover
+            .split(',')
+            .map((c) => c.trim())
+            .filter(Boolean)}
+          onRows={(rows) => put({ rows })}
+          failure={failure}
+        />
+        <DescribedPacks rows={f.rows} onRows={(rows) => put({ rows })} failure={failure} />
         <div className="grid grid-cols-[minmax(0,1fr)_160px] gap-4 max-w-[560px]">
           <TextField
             label="What has to come off"
             placeholder="rear cover"
             {...text('cover')}
-            hint="empty when nothing does"
+            hint="the outermost first, parted by commas; empty when nothing does"
             wrong={at('/cover')}
           />
           <TextField

@@ -4,15 +4,20 @@ import { Wrong } from '../../ui/Field';
 import { type Row, row } from './describe-form';
 import type { Failure } from './send';
 
+/** Value of the choice that stands for no cover. */
+const OUTSIDE = ' ';
+
 type TextKey = 'mark' | 'name' | 'kind' | 'tap' | 'how' | 'should' | 'tolerance' | 'unit';
 
 /** What the unit is made of, a row each, with the point that can be reached after it. */
 export function DescribedRows({
   rows,
+  covers,
   onRows,
   failure,
 }: {
   rows: Row[];
+  covers: string[];
   onRows(rows: Row[]): void;
   failure: Failure | null;
 }) {
@@ -79,16 +84,37 @@ export function DescribedRows({
                       ))}
                     </select>
                   </td>
-                  <td className={`${cell} w-[70px]`}>
-                    <label className="grid place-items-center min-h-[48px]">
-                      <input
-                        type="checkbox"
-                        className="w-6 h-6 accent-current"
-                        aria-label={`Row ${i + 1} lies under the cover`}
-                        checked={!r.outside}
-                        onChange={(e) => put(i, { outside: !e.target.checked })}
-                      />
-                    </label>
+                  <td className={`${cell} w-[110px]`}>
+                    {covers.length > 1 ? (
+                      <select
+                        className="input"
+                        aria-label={`What row ${i + 1} lies under`}
+                        value={r.outside ? OUTSIDE : r.under || (covers.at(-1) ?? '')}
+                        onChange={(e) =>
+                          put(
+                            i,
+                            e.target.value === OUTSIDE
+                              ? { outside: true, under: '' }
+                              : { outside: false, under: e.target.value },
+                          )
+                        }
+                      >
+                        <option value={OUTSIDE}>nothing</option>
+                        {covers.map((c) => (
+                          <option key={c}>{c}</option>
+                        ))}
+                      </select>
+                    ) : (
+                      <label className="grid place-items-center min-h-[48px]">
+                        <input
+                          type="checkbox"
+                          className="w-6 h-6 accent-current"
+                          aria-label={`Row ${i + 1} lies under the cover`}
+                          checked={!r.outside}
+                          onChange={(e) => put(i, { outside: !e.target.checked })}
+                        />
+                      </label>
+                    )}
                   </td>
                   <td className={`${cell} w-[92px]`}>
                     <input

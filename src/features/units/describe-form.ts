@@ -22,6 +22,12 @@ export interface Row {
   tolerance: string;
   unit: string;
   inside: boolean;
+  /** the cover it lies under, where there are several */
+  under: string;
+  /** of a battery */
+  leads: string;
+  chemistry: string;
+  cells: string;
 }
 
 /** A unit not met before, as it is typed. */
@@ -50,6 +56,10 @@ export const row = (mark: string, name: string, kind: ElementKind): Row => ({
   tolerance: '',
   unit: 'V',
   inside: true,
+  under: '',
+  leads: '',
+  chemistry: 'li-ion cell',
+  cells: '1',
 });
 export const BLANK: Form = {
   name: '',
@@ -85,6 +95,17 @@ export function descriptionOf(f: Form): Description {
       name: r.name,
       kind: r.kind,
       ...(r.outside ? { outside: true } : {}),
+      ...(r.under ? { under: r.under } : {}),
+      ...(r.kind === 'battery'
+        ? {
+            leads: r.leads
+              .split(',')
+              .map((l) => l.trim())
+              .filter(Boolean),
+            chemistry: r.chemistry,
+            cells: number(r.cells, `/rows/${i}/cells`),
+          }
+        : {}),
       ...(r.tap.trim()
         ? {
             tap: {

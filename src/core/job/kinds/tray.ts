@@ -2,6 +2,7 @@
 export { coverClosed } from './tray/cover-closed';
 export { holesPlaced } from './tray/holes-placed';
 export { itemAltered } from './tray/item-altered';
+export { itemAssigned } from './tray/item-assigned';
 export { itemCounted } from './tray/item-counted';
 export { itemMissed } from './tray/item-missed';
 export { itemProven } from './tray/item-proven';

@@ -3,6 +3,7 @@ import { demand } from '../../../refusal';
 import { Line, Type } from '../../../schema/words';
 import { cameOff } from '../../came-off';
 import { handsIn } from '../../hands-in';
+import { markOld } from '../../old-part';
 import { demandPrepared, planned, plugsToMove, reached } from '../../planned';
 import { stampsOf } from '../../stamps';
 import { kind } from '../kind';
@@ -67,7 +68,7 @@ export const partRemoved = kind({
       );
     return {
       ...state,
-      ledger,
+      ledger: markOld(ledger, id),
       stop: 'swap',
       out: { element: element.id, item: id, ...stampsOf(serial, dateCode) },
     };

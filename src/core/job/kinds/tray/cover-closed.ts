@@ -1,4 +1,5 @@
-import { close } from '../../../ledger';
+import { close, placeWords, specOf, tally, unclaimed } from '../../../ledger';
+import { demand } from '../../../refusal';
 import { Name, oneOf } from '../../../schema/words';
 import { kind } from '../kind';
 
@@ -6,7 +7,16 @@ import { kind } from '../kind';
 export const coverClosed = kind({
   type: 'cover.closed',
   payload: { cover: Name, kind: oneOf(['trial', 'final'] as const) },
-  admit: 'always',
+  admit(state, p) {
+    const [unclear] = p.kind === 'final' ? unclaimed(state.ledger) : [];
+    demand(
+      !unclear,
+      unclear
+        ? `Say first whose they are: ${tally(unclear).off} × ${specOf(unclear)}${unclear.from ? `, “${unclear.from}”` : ''}, ${placeWords(unclear.place)}`
+        : '',
+      '/cover',
+    );
+  },
   apply(state, p, { at }) {
     const ledger = close(state.ledger, p.cover, p.kind, at);
     const shut = ledger.covers.every((c) => c.state === 'final');

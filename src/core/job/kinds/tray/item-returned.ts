@@ -1,8 +1,8 @@
-import { arm, plugFirst } from '../../../hazard';
+import { arm, belongsTo, plugFirst } from '../../../hazard';
 import { BACK_STATES, giveBack, holds, specOf, tally, tooLong, unmeasuredTwin } from '../../../ledger';
 import { demand } from '../../../refusal';
 import { Count, oneOf } from '../../../schema/words';
-import { holesOf } from '../../../unit';
+import { HAZARDS, holesOf } from '../../../unit';
 import { itemOf, itemSpec } from '../../came-off';
 import { handsIn } from '../../hands-in';
 import { leadsNow } from '../../packs';
@@ -11,6 +11,9 @@ import { withTimer } from '../../timing';
 import { isSwollenPack } from '../../waits';
 import { kind } from '../kind';
 import { ItemId } from './draft-schema';
+
+const isPackElement = (state: JobState) =>
+  state.map.elements.find((e) => e.id === state.out?.element)?.kind === 'battery';
 
 /** Some of a thing goes back, so far. */
 export const itemReturned = kind({
@@ -24,6 +27,13 @@ export const itemReturned = kind({
       demand(
         !isSwollenPack(state, i.name) || i.kind !== 'part',
         `${i.name} is swollen: it is not fitted again. Write it off`,
+        '/item',
+      );
+      const pack =
+        i.old && state.map.hazards.some((h) => HAZARDS[h.kind].isPack && belongsTo(state.map, h, i.name));
+      demand(
+        !i.old || !(pack || isPackElement(state)),
+        `${i.name} was taken out: a pack that was out is not fitted again`,
         '/item',
       );
       const first = i.kind === 'plug' ? plugFirst(state.map, leadsNow(state), i.name) : null;
@@ -45,7 +55,14 @@ export const itemReturned = kind({
     const hazards =
       i && i.kind !== 'fastener' && !i.cover ? arm(state.map, state.hazards, i.name, at) : state.hazards;
     const ledger = giveBack(state.ledger, p.item, p.count, p.state);
-    const next: JobState = { ...state, hazards, ledger, stop: state.fix ? 'close up' : state.stop };
+    const next: JobState = {
+      ...state,
+      hazards,
+      ledger,
+      // The old part goes back after all.
+      ...(state.out?.item === p.item ? { out: null } : {}),
+      stop: state.fix ? 'close up' : state.stop,
+    };
     const home = ledger.items.find((x) => x.id === p.item);
     const cures = home && tally(home).off === 0 ? home.back?.cureMinutes : undefined;
     return home && cures

@@ -1,10 +1,13 @@
 import { coverOf, holds, noteBack, placeWords, specOf, take } from '../../../ledger';
 import { demand } from '../../../refusal';
 import { Line, Name, Type } from '../../../schema/words';
+import type { UnitMap } from '../../../unit';
 import { coversOver } from '../../../unit';
 import { cameOff } from '../../came-off';
 import { handsIn } from '../../hands-in';
 import { demandLeave } from '../../leave';
+import { markOld } from '../../old-part';
+import { openAccess } from '../../open';
 import { powerDownLeft } from '../../powering-down';
 import type { JobState } from '../../state';
 import { withTimer } from '../../timing';
@@ -28,6 +31,18 @@ function opening(state: JobState, cover: string | undefined): void {
   if (cover) demandLeave(state, 'the opening', '/item');
 }
 
+/** A cover met at the bench is a cover of the map from then on, under those that are off now. */
+function withCover(state: JobState, id: string, name: string): JobState {
+  if (state.map.access.some((a) => a.id === id)) return state;
+  const needs = openAccess(state);
+  const met = { id, name, minutes: MET_MINUTES, ...(needs.length ? { needs } : {}) };
+  const on = (map: UnitMap): UnitMap => ({ ...map, access: [...map.access, met] });
+  return { ...state, map: on(state.map), whole: on(state.whole) };
+}
+
+/** Minutes of a cover that nobody has timed. Common practice, no source. */
+const MET_MINUTES = 3;
+
 /** A move on the way in: what came off and where it lies, or which side is up now. */
 export const moveRecorded = kind({
   type: 'move.recorded',
@@ -38,6 +53,8 @@ export const moveRecorded = kind({
     sideUp: Type.Optional(Name),
     /** move of the unit's recipe that this was */
     move: Type.Optional(Name),
+    /** it is the planned part: with this it is out */
+    out: Type.Optional(Type.Boolean()),
   },
   admit(state, move) {
     waits(state, move);
@@ -49,7 +66,7 @@ export const moveRecorded = kind({
     const thing = item.kind === 'fastener' ? item.from : item.name;
     handsIn(state, { cover, thing, plug: item.kind === 'plug' });
   },
-  apply(state, { move: recipe, ...move }, { id, at }) {
+  apply(state, { move: recipe, out, ...move }, { id, at }) {
     const known = state.map.moves?.find((m) => m.id === recipe);
     demand(recipe === undefined || known, `${recipe} is no move of this unit’s way in`, '/move');
     const cover = move.item?.kind === 'part' ? coverOf(move.item.name, state.map.access) : undefined;
@@ -67,11 +84,14 @@ export const moveRecorded = kind({
     );
     const ledger = known?.back && move.item ? noteBack(taken, id, known.back) : taken;
     const early = state.stop === 'take in' || state.stop === 'trace';
+    const isOld =
+      out === true && move.item?.kind === 'part' && state.plan?.element && !state.out && !state.fix;
     const next: JobState = {
-      ...state,
-      ledger,
+      ...(cover ? withCover(state, cover, move.item?.name ?? cover) : state),
+      ledger: isOld ? markOld(ledger, id) : ledger,
+      ...(isOld ? { out: { element: state.plan?.element ?? '', item: id } } : {}),
       ...(recipe ? { followed: [...state.followed, recipe] } : {}),
-      stop: early || state.fix ? state.stop : 'open up',
+      stop: isOld ? 'swap' : early || state.fix ? state.stop : 'open up',
     };
     return known?.handsOff
       ? withTimer(next, { id, what: known.text, startedAt: at, minutes: known.handsOff })

@@ -1,0 +1,55 @@
+import { CHEMISTRY_ROWS } from '../../core/chemistry';
+import { SelectField, TextField } from '../../ui/Field';
+import type { Row } from './describe-form';
+import type { Failure } from './send';
+
+/** Packs among the rows: their leads, so that the right one goes first, and their cells, so that a rest voltage says how full they are. */
+export function DescribedPacks({
+  rows,
+  onRows,
+  failure,
+}: {
+  rows: Row[];
+  onRows(rows: Row[]): void;
+  failure: Failure | null;
+}) {
+  const put = (i: number, more: Partial<Row>) =>
+    onRows(rows.map((r, k) => (k === i ? { ...r, ...more } : r)));
+  return rows.map((r, i) =>
+    r.kind === 'battery' ? (
+      <fieldset
+        key={r.key}
+        className="grid grid-cols-[minmax(0,2fr)_minmax(0,1fr)_130px] max-[760px]:grid-cols-1 gap-4 max-w-[860px]"
+      >
+        <legend className="sec pb-1">
+          Pack {r.mark} {r.name !== 'battery' && r.name}
+        </legend>
+        <TextField
+          label={`Leads of ${r.mark}, the power lead first`}
+          placeholder="main lead, balance lead"
+          value={r.leads}
+          onChange={(e) => put(i, { leads: e.target.value })}
+          hint="as you will call them when you unplug them; empty where they are soldered"
+          autoComplete="off"
+        />
+        <SelectField
+          label={`Chemistry of ${r.mark}`}
+          value={r.chemistry}
+          onChange={(e) => put(i, { chemistry: e.target.value })}
+        >
+          {CHEMISTRY_ROWS.map((c) => (
+            <option key={c.chemistry}>{c.chemistry}</option>
+          ))}
+        </SelectField>
+        <TextField
+          label="In series"
+          inputMode="numeric"
+          value={r.cells}
+          onChange={(e) => put(i, { cells: e.target.value })}
+          wrong={failure?.path === `/rows/${i}/cells` ? failure.reason : undefined}
+          autoComplete="off"
+        />
+      </fieldset>
+    ) : null,
+  );
+}
