@@ -52,7 +52,7 @@ const DRIVES: [RegExp, (m: RegExpExecArray) => string][] = [
   [/\b(?:SQ|square\s?)(\d)?\b/i, (m) => `SQ${m[1] ?? ''}`],
 ];
 const HEADS = /\b(pan|flat|countersunk|button|cap|cheese|flange|truss)\b(?:\s+head)?/i;
-const NOISE = /^(of|the|a|from|off|on|at|with|and|plug|to|in)$/i;
+const NOISE = /^(of|the|a|from|off|on|at|with|and|to|in)$/i;
 
 /** Cuts recognised stretches out of a line while remembering where they stood. */
 class Line {
@@ -175,7 +175,9 @@ export function readLine(text: string, fallback: Place = { kind: 'shelf' }): Qui
   let targetTo = -1;
   for (const m of line.rest.matchAll(/\S+/g)) {
     const w = m[0];
-    if (NOISE.test(w) || w === '>' || w === ',') continue;
+    // "unplug plug J7" names J7, "unplug main plug" names the main plug.
+    const empty = NOISE.test(w) || w === '>' || w === ',' || (words.length === 0 && /^plug$/i.test(w));
+    if (empty) continue;
     if (/^[\p{L}][\p{L}\p{N}./+'-]*,?$/u.test(w)) {
       words.push(w.replace(/,$/, ''));
       if (targetFrom < 0) targetFrom = m.index;

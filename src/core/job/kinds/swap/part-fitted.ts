@@ -1,7 +1,8 @@
 import { arm } from '../../../hazard';
-import { take, writeOff } from '../../../ledger';
+import { take, tally, writeOff } from '../../../ledger';
 import { demand } from '../../../refusal';
 import { Line, Type } from '../../../schema/words';
+import { itemOf } from '../../came-off';
 import { fixLines } from '../../fix-lines';
 import { handsIn } from '../../hands-in';
 import { demandPrepared, planned } from '../../planned';
@@ -29,11 +30,12 @@ export const partFitted = kind({
     const { out } = state;
     demand(out, 'take the old part out first', '/name');
     demand(name.trim() !== '', 'say what went in', '/name');
-    const freed = writeOff(state.ledger, out.item, {
-      count: 1,
-      reason: 'replaced',
-      replacement: name.trim(),
-    });
+    const old = itemOf(state, out.item);
+    // Somebody may have written the old one off already.
+    const freed =
+      old && tally(old).off > 0
+        ? writeOff(state.ledger, out.item, { count: 1, reason: 'replaced', replacement: name.trim() })
+        : state.ledger;
     const ledger = take(
       freed,
       {
@@ -44,7 +46,7 @@ export const partFitted = kind({
       },
       { id, at },
     );
-    const old = stampsOf(out.serial, out.dateCode);
+    const stamped = stampsOf(out.serial, out.dateCode);
     const { prepared, across } = state.swap;
     return {
       ...state,
@@ -72,7 +74,7 @@ export const partFitted = kind({
         oldItem: out.item,
         newItem: id,
         ...stampsOf(serial, dateCode),
-        ...(Object.keys(old).length ? { old } : {}),
+        ...(Object.keys(stamped).length ? { old: stamped } : {}),
         ...(across.length ? { across } : {}),
         ...(prepared.length ? { prepared } : {}),
       },
