@@ -53,3 +53,35 @@ export async function freshJob(page: Page, url: string, unit: string): Promise<s
 export async function allSent(page: Page): Promise<void> {
   await expect(page.getByText(/\d+ unsent/)).toHaveCount(0);
 }
+
+/** Lets every point that is still open at Hand over go, with a reason. */
+export async function letGo(page: Page, reason = 'agreed with the owner'): Promise<void> {
+  const open = page.getByRole('region', { name: 'Still open' });
+  const points = open.getByRole('listitem');
+  for (let left = await points.count(); left > 0; left--) {
+    await points
+      .first()
+      .getByRole('button', { name: /^Let go: / })
+      .click();
+    await page.getByLabel('Why it is let go').fill(reason);
+    await page.getByRole('button', { name: 'Let go', exact: true }).click();
+    await expect(points).toHaveCount(left - 1);
+  }
+}
+
+/** Powers a unit down as one that is dead, and clears gates with their readings. */
+export async function clearGates(page: Page, gates: [name: string, reading: string][]): Promise<void> {
+  const down = page.getByRole('region', { name: 'Gate: power down' });
+  if (await down.getByRole('button', { name: 'It cannot be done: it is dead' }).isVisible()) {
+    await down.getByRole('button', { name: 'It cannot be done: it is dead' }).click();
+    await down.getByLabel('Why it is not powered down its own way').fill('no lamp, no menu');
+    await down.getByRole('button', { name: 'Pass it' }).click();
+  }
+  for (const [gate, reading] of gates) {
+    const region = page.getByRole('region', { name: `Gate: ${gate}`, exact: true });
+    for (const box of await region.getByRole('checkbox').all()) await box.check();
+    await region.getByLabel(/Reading at/).fill(reading);
+    await region.getByRole('button', { name: 'Gate up' }).click();
+    await expect(region.getByText(/Gate up since/)).toBeVisible();
+  }
+}

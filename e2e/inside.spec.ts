@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
-import { alive, allSent, expect, freshJob, test } from './bench-test';
+import { alive, allSent, clearGates, expect, freshJob, test } from './bench-test';
 
 const line = async (page: Page, text: string) => {
   await page.getByLabel('Came off:').fill(text);
@@ -138,21 +138,10 @@ test('powered down its own way, the charge read, a lever held until the pack is 
 test('the swap waits for what matters; plugs go one across at a time', async ({ page, demo }) => {
   await takenIn(page, demo.url, 'Photo-booth printer, north arcade');
   await stop(page, /^Make safe/);
-  const down = page.getByRole('region', { name: 'Gate: power down' });
-  await down.getByRole('button', { name: 'It cannot be done: it is dead' }).click();
-  await down.getByLabel('Why it is not powered down its own way').fill('no lamp, no menu');
-  await down.getByRole('button', { name: 'Pass it' }).click();
-  for (const [gate, volts] of [
+  await clearGates(page, [
     ['Mains', '0'],
     ['C14', '3'],
-    ['B1 pack', '0'],
-  ]) {
-    const region = page.getByRole('region', { name: `Gate: ${gate}`, exact: true });
-    await region.getByRole('checkbox').check();
-    await region.getByLabel(/Reading at/).fill(volts as string);
-    await region.getByRole('button', { name: 'Gate up' }).click();
-    await expect(region.getByText(/Gate up since/)).toBeVisible();
-  }
+  ]);
   await stop(page, /^Plan/);
   await page.getByLabel('Element to mend').selectOption({ value: 'A2' });
   await page.getByRole('radio', { name: /Replace A2/ }).check({ force: true });
@@ -160,6 +149,9 @@ test('the swap waits for what matters; plugs go one across at a time', async ({ 
   await stop(page, /^Open up/);
   await line(page, 'lift rear cover > shelf');
   await line(page, 'slide shield plate > shelf');
+  // The pack lies under the shield: its gate waits until that is off.
+  await stop(page, /^Make safe/);
+  await clearGates(page, [['B1 pack', '0']]);
   await stop(page, /^Swap/);
   await page.getByRole('radio', { name: 'one across at a time' }).check();
   await page.getByRole('button', { name: 'It is out' }).click();

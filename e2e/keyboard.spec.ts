@@ -158,6 +158,16 @@ test('the whole story with the keyboard alone', async ({ page, demo }) => {
   await press(page, 'Enter');
   await blur(page);
   await press(page, '9');
+  // What is still open is let go, each with its reason
+  for (let left = 2; left > 0; left--) {
+    await expect(page.getByRole('button', { name: /^Let go: / })).toHaveCount(left);
+    await tabTo(page, /^Let go: /);
+    await press(page, 'Enter');
+    await tabTo(page, /Why it is let go/);
+    await page.keyboard.type('agreed with the hall');
+    await press(page, 'Enter');
+    await blur(page);
+  }
   await tabTo(page, /To whom/);
   await page.keyboard.type('ticket hall');
   await press(page, 'Enter');

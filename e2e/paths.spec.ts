@@ -1,4 +1,4 @@
-import { alive, allSent, expect, freshJob, test } from './bench-test';
+import { alive, allSent, clearGates, expect, freshJob, test } from './bench-test';
 import { startMulch } from './mulch';
 
 const takeIn = async (page: import('@playwright/test').Page, what: string) => {
@@ -44,6 +44,14 @@ test('a gate is passed against advice only with a reason, which stays in the rep
   await stacker.getByLabel('Why it is passed against advice').fill('its drive belt is off already');
   await stacker.getByRole('button', { name: 'Pass it', exact: true }).click();
   await expect(stacker.getByText(/Passed against advice/)).toBeVisible();
+  await clearGates(page, []);
+  await page.getByRole('link', { name: /^Open up/ }).click();
+  await page.getByLabel('Came off:').fill('lift door');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('cash owner has to allow the opening first')).toBeVisible();
+  await page.getByRole('link', { name: /^Make safe/ }).click();
+  await page.getByLabel('Who gave leave, and how').fill('by telephone');
+  await page.getByRole('button', { name: 'Allowed' }).click();
   await page.getByRole('link', { name: /^Open up/ }).click();
   await page.getByLabel('Came off:').fill('lift door');
   await page.keyboard.press('Enter');

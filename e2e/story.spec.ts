@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { alive, allSent, expect, freshJob, test } from './bench-test';
+import { alive, allSent, expect, freshJob, letGo, test } from './bench-test';
 import { startMulch } from './mulch';
 
 const gate = async (page: Page, name: string, reading: string) => {
@@ -163,6 +163,7 @@ test('the hearing-loop amplifier, from Take in to Hand over, and onto another Mu
   await page.getByRole('button', { name: /^Repeat Try: loop heard on the left/ }).click();
   await page.getByRole('button', { name: 'works', exact: true }).click();
   await page.getByRole('button', { name: 'Hand over' }).click();
+  await letGo(page);
   await page.getByLabel('To whom').fill('ticket hall');
   await page.getByRole('button', { name: /^Hand over/ }).click();
   await expect(page.getByRole('heading', { name: /Handed over to ticket hall/ })).toBeVisible();
