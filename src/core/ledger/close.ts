@@ -59,9 +59,13 @@ export function close(ledger: Ledger, coverId: string, kind: 'trial' | 'final', 
   return { ...ledger, covers: ledger.covers.map((c) => (c.id === coverId ? { ...c, state: kind, at } : c)) };
 }
 
+const sameLayer = (a: Item, b: Item) =>
+  a.inside.length === b.inside.length && a.inside.every((c) => b.inside.includes(c));
+
 /**
- * Screws that are off and whose cover is not clear: neither their words nor an answer says it, and they
- * lie under no cover. They are asked for once, before a cover closes for good without them.
+ * Screws that are off and whose cover is not clear: neither their words nor an answer says it, they are no
+ * screws of a part in the tray, and a cover came off after them at the same depth. They are asked for
+ * once, before a cover closes for good without them.
  *
  * @param ledger now
  * @returns fasteners, in the order in which they came off
@@ -69,14 +73,13 @@ export function close(ledger: Ledger, coverId: string, kind: 'trial' | 'final', 
  */
 export const unclaimed = (ledger: Ledger): Item[] =>
   ledger.items.filter(
-    (i) =>
+    (i, at) =>
       i.kind === 'fastener' &&
       i.of === undefined &&
-      i.inside.length === 0 &&
       tally(i).off > 0 &&
       !ownerOf(i.from, ledger.covers) &&
-      // Screws of a part that is itself in the tray belong to that part.
-      !ledger.items.some((p) => p.kind === 'part' && ownerOf(i.from, [{ id: p.id, name: p.name }])),
+      !ledger.items.some((p) => p.kind === 'part' && ownerOf(i.from, [{ id: p.id, name: p.name }])) &&
+      ledger.items.slice(at + 1).some((c) => c.cover && sameLayer(c, i)),
   );
 
 /** Says to which cover a fastener belongs; null = to none. */

@@ -36,10 +36,12 @@ describe('whose a screw is', () => {
     ['bezel', 'front'],
     ['front', 'front'],
     ['plate', 'back plate'],
+    ['low edge of the plate', 'back plate'],
     ['back', undefined],
     ['edge', undefined],
     ['lidded box', undefined],
-    ['panel of the back', undefined],
+    ['panel of the back', 'back panel'],
+    ['bezel clip', 'front'],
     ['', undefined],
     [undefined, undefined],
   ])('“%s”: %s', (from, owner) => {

@@ -34,7 +34,8 @@ const standsIn = (part: string[], whole: string[]): boolean =>
 
 /**
  * The cover that a place names: as it is called; or inside other words ("back panel top edge"), the
- * longest name first; or by a part of its name that no other cover has ("back" of "back panel").
+ * longest name first; or by a part of its name that no other cover has ("back" of "back panel", "lid edge" of the
+ * sealed lid).
  *
  * @param from where something came from, as jotted
  * @param covers id and name of each
@@ -52,7 +53,10 @@ export function ownerOf<C extends Named>(from: string | undefined, covers: reado
     .sort((a, b) => wordsOf(b.name).length - wordsOf(a.name).length);
   if (inside[0]) return inside[0];
   const parts = covers.filter((c) => said.every((w) => wordsOf(c.name).includes(w)));
-  return parts.length === 1 ? parts[0] : undefined;
+  if (parts.length > 0) return parts.length === 1 ? parts[0] : undefined;
+  // "lid edge" of the sealed lid: what it is, where no other cover is one.
+  const kinds = covers.filter((c) => said.includes(wordsOf(c.name).at(-1) ?? ''));
+  return kinds.length === 1 ? kinds[0] : undefined;
 }
 
 /**

@@ -6,5 +6,5 @@ export * from './ledger';
 export { type QuickLine, readLine, type Span } from './quick-line';
 export { lengthSeen, tooLong, unmeasuredTwin } from './screw-length';
 export { lookAlike, threadMm, twins } from './twins';
-export { stepKey, type WayBackStep, wayBack } from './way-back';
+export { PROOFS, stepKey, type WayBackStep, wayBack } from './way-back';
 export { backWords, noteBack } from './way-back-note';

@@ -1,6 +1,6 @@
 import { closeRefusals } from './close';
 import { belongsToCover } from './cover';
-import { type BackState, type Item, JOURNEYS, placeWords, specOf, tally } from './items';
+import { type BackState, type Item, type ItemKind, JOURNEYS, placeWords, specOf, tally } from './items';
 import type { Cover, Ledger } from './ledger';
 import { backWords } from './way-back-note';
 
@@ -17,6 +17,17 @@ export interface WayBackStep {
   /** what is different on the way back */
   note?: string;
 }
+
+/** How a thing is shown to be home, by what it is. Common practice, no source. */
+export const PROOFS: Record<ItemKind, readonly string[]> = {
+  plug: ['latch clicked', 'held a tug', 'both ends looked at'],
+  part: ['sits home, nothing pinched', 'its fixing holds it', 'leads run as they did'],
+  fastener: ['tight'],
+  tie: ['holds, ends cut'],
+  tape: ['lies flat'],
+  media: ['clicked in'],
+  change: ['as it was'],
+};
 
 /** The step an item waits for, or null when it is home. */
 function stepOf(item: Item): WayBackStep | null {
@@ -58,7 +69,7 @@ function stepOf(item: Item): WayBackStep | null {
       item,
       left: 1,
       text: `Prove ${specOf(item)}`,
-      note: 'click, tug, both ends looked at',
+      note: PROOFS[item.kind].join(', '),
     };
   }
   return null;
@@ -114,5 +125,10 @@ export function wayBack(ledger: Ledger): WayBackStep[] {
     if (step) steps.push(step);
     for (const cover of open) if (lastOf.get(cover) === k) steps.push(closeStep(cover));
   });
-  return steps;
+  // What is new is proven once everything that hangs on it is in, before the first cover goes on.
+  const proofs = steps.filter((s) => s.kind === 'prove' && s.item?.fresh);
+  const rest = steps.filter((s) => !proofs.includes(s));
+  const cover = rest.findIndex((s) => s.kind === 'close' || s.item?.cover);
+  rest.splice(cover < 0 ? rest.length : cover, 0, ...proofs);
+  return rest;
 }

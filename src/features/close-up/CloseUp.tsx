@@ -1,6 +1,6 @@
 import { useCallback, useMemo, useState } from 'react';
 import type { JobState } from '../../core/job';
-import { holds, specOf, stepKey, tally, type WayBackStep } from '../../core/ledger';
+import { holds, PROOFS, specOf, tally, type WayBackStep } from '../../core/ledger';
 import { Action, Second } from '../../ui/Action';
 import { TextField, Wrong } from '../../ui/Field';
 import { useKeys } from '../../ui/Keys';
@@ -27,7 +27,7 @@ export function CloseUp() {
   const [order, setOrder] = useKept<'strict' | 'quicker'>(`mulch-way-back-${job.id}`, 'strict');
   const steps = (order === 'quicker' && home.quicker) || home.strict;
   const [picked, setPicked] = useState<string | null>(null);
-  const next = steps.find((s) => stepKey(s) === picked) ?? steps[0];
+  const next = steps.find((s) => s.item && s.item.id === picked) ?? steps[0];
   const place = useFocusKept<HTMLElement>(`${next?.kind} ${next?.item?.id ?? next?.cover?.id}`);
   if (job.ledger.items.length === 0) {
     return (
@@ -82,7 +82,11 @@ export function CloseUp() {
                       <span className="note block">{s.note}</span>
                     </span>
                     {s.kind !== 'close' && (
-                      <Second small aria-label={`Now: ${s.text}`} onClick={() => setPicked(stepKey(s))}>
+                      <Second
+                        small
+                        aria-label={`Now: ${s.text}`}
+                        onClick={() => setPicked(s.item?.id ?? null)}
+                      >
                         Now
                       </Second>
                     )}
@@ -277,10 +281,11 @@ function ProveAct({ step, onRefused }: ActProps) {
   return (
     <div className="grid gap-3">
       <p className="note">
-        A plug that is in is not yet home. How was {step.item ? specOf(step.item) : 'it'} proven?
+        {step.item?.kind === 'plug' ? 'A plug that is in is not yet home. ' : ''}How was{' '}
+        {step.item ? specOf(step.item) : 'it'} proven?
       </p>
       <div className="flex flex-wrap gap-3">
-        {['latch clicked', 'held a tug', 'both ends looked at'].map((how) => (
+        {PROOFS[step.item?.kind ?? 'plug'].map((how) => (
           <Second key={how} className="min-h-[64px]!" onClick={() => prove(how)}>
             {how}
           </Second>

@@ -96,7 +96,8 @@ function View() {
         title={job.map.name}
         about={
           <>
-            {about}.{job.intake && <> “{job.intake.symptom}”</>}
+            {about && `${about}.`}
+            {job.intake && <> “{job.intake.symptom}”</>}
           </>
         }
         onKeys={() => setKeysOpen(true)}

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { placeWords } from '../../core/ledger';
 import { ageMonths, readDateCode } from '../../core/unit';
 import { Action } from '../../ui/Action';
 import { TextField, Wrong } from '../../ui/Field';
@@ -36,6 +37,7 @@ export function OutIn({ name, part }: { name: string; part: string }) {
   const [stamps, setStamps] = useState({ oldSerial: '', oldDate: '', serial: '', dateCode: '' });
   const [wrong, setWrong] = useState<Refused | null>(null);
   const isOut = job.out !== null;
+  const gone = job.ledger.items.find((i) => i.id === job.out?.item);
   const set = (key: keyof typeof stamps) => (e: React.ChangeEvent<HTMLInputElement>) => {
     setStamps({ ...stamps, [key]: e.target.value });
     setWrong(null);
@@ -72,7 +74,7 @@ export function OutIn({ name, part }: { name: string; part: string }) {
         <h3 className="sec flex gap-2 items-center">{isOut && <TickBox size={18} />} Out</h3>
         {isOut ? (
           <p>
-            {job.ledger.items.find((i) => i.id === job.out?.item)?.name} is out, kept in a bag marked old.
+            {gone?.name} is out, kept {gone && placeWords(gone.place)}. It does not go in again.
             {job.out?.serial && ` Serial ${job.out.serial}.`}
             {job.out?.dateCode && ` Date code ${job.out.dateCode}.`}
           </p>
