@@ -154,7 +154,7 @@ describe('a map as its three tables', () => {
       minutes: 1,
       expect: { nominal: 3.3, tolerance: 0.2, low: 0, high: 7, unit: 'V' },
     });
-    expect(map.functions).toEqual([{ id: 'W1', name: 'W1 works', output: 'W1' }]);
+    expect(map.functions).toEqual([{ id: 'W1', name: 'cable works', output: 'W1' }]);
   });
   it.each<[string, object, string]>([
     ['no mark', { elements: [{ kind: 'board' }] }, 'elements.csv, row 2: id is empty'],
@@ -262,7 +262,9 @@ describe('headers and plugs as tables', () => {
         latch: 'press',
         cycles: { rated: 20, done: 3 },
       }),
-      plug(header('J2', 3), { bare: { end: 'screw terminal', wants: 'ferrule', polarity: true } }),
+      plug(header('J2', 3, { pitch: 2.54 }), {
+        bare: { end: 'screw terminal', wants: 'ferrule', polarity: true },
+      }),
     ],
   };
   it('go out and come back the same, exit and bare ends among it', () => {

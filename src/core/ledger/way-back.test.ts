@@ -1,0 +1,90 @@
+import { describe, expect, it } from 'vitest';
+import {
+  EMPTY_LEDGER,
+  giveBack,
+  ITEM_KINDS,
+  type ItemDraft,
+  isProvable,
+  JOURNEYS,
+  type Ledger,
+  owed,
+  PROOFS,
+  prove,
+  take,
+  wayBack,
+} from '.';
+
+const AT = '2026-11-26T10:00:00.000Z';
+let n = 0;
+const on = (
+  l: Ledger,
+  item: Partial<ItemDraft> & { kind: ItemDraft['kind']; name: string },
+  more: { cover?: string; fresh?: boolean } = {},
+) =>
+  take(
+    l,
+    { verb: 'x', text: '', item: { count: 1, place: { kind: 'shelf' }, ...item }, ...more },
+    { id: `w${n++}`, at: AT },
+  );
+const texts = (l: Ledger) => wayBack(l).map((s) => s.text);
+
+describe('the order of the way back', () => {
+  const opened = () => {
+    let l = on(EMPTY_LEDGER, {
+      kind: 'fastener',
+      name: 'screw',
+      thread: 'M3',
+      lengthMm: 8,
+      count: 2,
+      from: 'lid',
+    });
+    l = on(l, { kind: 'part', name: 'lid' }, { cover: 'lid' });
+    l = on(l, { kind: 'plug', name: 'W6' });
+    return on(l, { kind: 'part', name: 'new pack' }, { fresh: true });
+  };
+  it('what is new is proven once its plugs are in, and before the cover', () => {
+    expect(texts(opened())).toEqual([
+      'Plug in W6',
+      'Prove new pack',
+      'Fit lid',
+      'Screw in 2 × M3×8, lid',
+      'Close lid',
+    ]);
+  });
+  it('a plug that is in is proven next', () => {
+    const l = opened();
+    const w6 = l.items.find((i) => i.name === 'W6')?.id ?? '';
+    expect(texts(giveBack(l, w6, 1, 'plugged'))[0]).toBe('Prove W6');
+    expect(texts(prove(giveBack(l, w6, 1, 'plugged'), w6, 'held a tug', AT))[0]).toBe('Prove new pack');
+  });
+  it('without a cover it comes last', () => {
+    let l = on(EMPTY_LEDGER, { kind: 'plug', name: 'W6' });
+    l = on(l, { kind: 'part', name: 'new pack' }, { fresh: true });
+    expect(texts(l)).toEqual(['Plug in W6', 'Prove new pack']);
+  });
+  it('words of a proof follow what is proven', () => {
+    for (const kind of ITEM_KINDS) expect(PROOFS[kind].length).toBeGreaterThan(0);
+    const [first] = wayBack(on(EMPTY_LEDGER, { kind: 'part', name: 'board' }, { fresh: true }));
+    expect(first?.note).toBe('sits home, nothing pinched, its fixing holds it, leads run as they did');
+  });
+});
+
+describe('how each kind comes home', () => {
+  it.each(ITEM_KINDS)('%s', (kind) => {
+    const { way, back, home } = JOURNEYS[kind];
+    expect(way).toContain(back);
+    for (const state of home) expect([...way, 'proven']).toContain(state);
+    expect(isProvable(kind)).toBe(kind !== 'fastener');
+    let l = on(EMPTY_LEDGER, { kind, name: 'it', from: 'lid' });
+    const id = l.items[0]?.id ?? '';
+    const item = () => l.items[0] as (typeof l.items)[0];
+    expect(owed(item())).not.toBeNull();
+    l = giveBack(l, id, 1, back);
+    if (!home.includes(back)) {
+      expect(owed(item())).toMatch(/not proven/);
+      l = prove(l, id, 'looked at', AT);
+    }
+    expect(owed(item())).toBeNull();
+    expect(wayBack(l)).toEqual([]);
+  });
+});
