@@ -293,6 +293,59 @@ export function writeOff(
   });
 }
 
+/**
+ * What takes the place of a thing that was written off: it is owed on the way back as that was, and proven.
+ *
+ * @param ledger after the write-off
+ * @param id of the thing that was written off
+ * @param replacement count and name of what goes in
+ * @param when id and time of the event
+ * @returns the ledger with the new thing off
+ * @throws Refusal for screws, which are taken from stock and counted
+ * @example inItsPlace(ledger, 'W4', { count: 1, name: 'new ribbon' }, when)
+ */
+export function inItsPlace(
+  ledger: Ledger,
+  id: string,
+  replacement: { count: number; name: string },
+  when: When,
+): Ledger {
+  const old = find(ledger, id);
+  demand(
+    old.kind !== 'fastener',
+    'a screw is replaced by another of its kind: count it with the rest',
+    '/goesIn',
+  );
+  const { kind, from, contacts, latch, inside, within, place } = old;
+  const item: Item = {
+    kind,
+    name: replacement.name.trim(),
+    count: replacement.count,
+    place,
+    id: when.id,
+    at: when.at,
+    by: { off: replacement.count },
+    writtenOff: [],
+    inside,
+    fresh: true,
+    ...(from ? { from } : {}),
+    ...(contacts ? { contacts } : {}),
+    ...(latch ? { latch } : {}),
+    ...(within ? { within } : {}),
+  };
+  return { ...ledger, items: [...ledger.items, item] };
+}
+
+/** Things that would fall or slide when the unit is turned: loose in their holes, or left lying in a part. */
+export const looseNow = (ledger: Ledger): Item[] =>
+  ledger.items.filter(
+    (i) =>
+      (i.by.loose ?? 0) > 0 ||
+      (i.kind === 'fastener' &&
+        tally(i).off > 0 &&
+        (i.place.kind === 'left in the part' || i.place.kind === 'in its own hole')),
+  );
+
 const missing = (item: Item) => item.missing ?? 0;
 
 /**

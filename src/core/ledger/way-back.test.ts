@@ -4,14 +4,17 @@ import {
   giveBack,
   ITEM_KINDS,
   type ItemDraft,
+  inItsPlace,
   isProvable,
   JOURNEYS,
   type Ledger,
+  looseNow,
   owed,
   PROOFS,
   prove,
   take,
   wayBack,
+  writeOff,
 } from '.';
 
 const AT = '2026-11-26T10:00:00.000Z';
@@ -86,5 +89,44 @@ describe('how each kind comes home', () => {
     }
     expect(owed(item())).toBeNull();
     expect(wayBack(l)).toEqual([]);
+  });
+});
+
+describe('what takes the place of a thing written off', () => {
+  const when = { id: 'new1', at: AT };
+  it('is owed on the way back where the old one was, and is proven', () => {
+    const l = on(EMPTY_LEDGER, { kind: 'plug', name: 'W4', from: 'base', contacts: 12 });
+    const id = l.items[0]?.id ?? '';
+    const gone = writeOff(l, id, { count: 1, reason: 'torn', replacement: 'new ribbon' });
+    const put = inItsPlace(gone, id, { count: 1, name: ' new ribbon ' }, when);
+    const open = put.items.filter((i) => owed(i) !== null);
+    expect(open.map((i) => [i.id, i.name, i.from, i.contacts])).toEqual([['new1', 'new ribbon', 'base', 12]]);
+    const steps = wayBack(put);
+    expect(steps.some((s) => s.text.includes('W4'))).toBe(false);
+    const back = giveBack(put, 'new1', 1, 'plugged');
+    expect(wayBack(back).map((s) => s.text)).toContain('Prove new ribbon');
+  });
+  it('a screw is counted from stock instead, and the answer says so', () => {
+    const l = on(EMPTY_LEDGER, { kind: 'fastener', name: 'screw', thread: 'M3', lengthMm: 8, count: 2 });
+    expect(() => inItsPlace(l, l.items[0]?.id ?? '', { count: 1, name: 'M3×8' }, when)).toThrow(
+      /replaced by another of its kind/,
+    );
+  });
+});
+
+describe('what falls when the unit is turned', () => {
+  const screw = { kind: 'fastener', name: 'screw', thread: 'M3', lengthMm: 8, count: 4 } as const;
+  it('names screws left in their holes or in the part, not those in a cup', () => {
+    let l = on(EMPTY_LEDGER, { ...screw, place: { kind: 'cup', label: '3' } });
+    l = on(l, { ...screw, name: 'own', place: { kind: 'in its own hole' } });
+    l = on(l, { ...screw, name: 'part', place: { kind: 'left in the part' } });
+    expect(looseNow(l).map((i) => i.name)).toEqual(['own', 'part']);
+  });
+  it('names what was put back only loosely, until it is tight', () => {
+    const l = on(EMPTY_LEDGER, { ...screw, place: { kind: 'cup', label: '3' } });
+    const id = l.items[0]?.id ?? '';
+    const loose = giveBack(l, id, 4, 'loose');
+    expect(looseNow(loose).map((i) => i.id)).toEqual([id]);
+    expect(looseNow(giveBack(loose, id, 4, 'tight'))).toEqual([]);
   });
 });

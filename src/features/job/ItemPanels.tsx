@@ -69,7 +69,17 @@ export function WriteOff({ item, wrong, onDone, count }: ItemPanel & { count: nu
       />
       <Second
         small
-        onClick={() => onDone(record('item.written-off', { item: item.id, count, reason, replacement }))}
+        onClick={() =>
+          onDone(
+            record('item.written-off', {
+              item: item.id,
+              count,
+              reason,
+              replacement,
+              ...(item.kind === 'fastener' ? {} : { goesIn: true }),
+            }),
+          )
+        }
       >
         Write off
       </Second>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { leadsOf } from '../../core/hazard';
 import { leadsNow } from '../../core/job';
-import type { Hazard } from '../../core/unit';
+import { HAZARDS, type Hazard } from '../../core/unit';
 import { Second } from '../../ui/Action';
 import { TextField, Wrong } from '../../ui/Field';
 import { Warn } from '../../ui/Signs';
@@ -112,5 +112,32 @@ export function PackState({ hazard: h }: { hazard: Hazard }) {
       )}
       {wrong && <Wrong>{wrong}</Wrong>}
     </div>
+  );
+}
+
+/** Whether a pack is swollen, asked where the unit is first looked at. */
+export function Swollen() {
+  const { job, record } = useJob();
+  const packs = job.map.hazards.filter((h) => HAZARDS[h.kind].isPack);
+  if (packs.length === 0) return null;
+  return (
+    <ul className="rows" aria-label="Swollen packs">
+      {packs.map((h) => {
+        const swollen = job.swollen.includes(h.id);
+        return (
+          <li key={h.id} className="grid grid-cols-[minmax(0,1fr)_auto] gap-2 items-center">
+            <span className={swollen ? 'text-brick font-[600]' : ''}>
+              {h.name}{' '}
+              {swollen
+                ? 'is swollen: no heat, no lever, outside with it, cover it'
+                : 'flat, cool, not swollen?'}
+            </span>
+            <Second small onClick={() => record('swelling.noted', { hazard: h.id, swollen: !swollen })}>
+              {swollen ? 'It is not' : `Swollen: ${h.name}`}
+            </Second>
+          </li>
+        );
+      })}
+    </ul>
   );
 }

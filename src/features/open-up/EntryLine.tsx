@@ -3,6 +3,7 @@ import { isPlannedPart } from '../../core/job';
 import {
   type Item,
   lookAlike,
+  looseNow,
   type Place,
   placeWords,
   type QuickLine,
@@ -55,7 +56,7 @@ const SIZE: Record<string, string> = {
 const driveWords = (d: string) => Object.entries(SIZE).find(([k]) => d.startsWith(k))?.[1] ?? '';
 
 /** How the line was read, field by field, and what it could be taken for. */
-function Reading({ line, items }: { line: QuickLine; items: Item[] }) {
+function Reading({ line, items, loose }: { line: QuickLine; items: Item[]; loose: Item[] }) {
   const { item } = line;
   const twin = item && items.find((i) => lookAlike(i, item));
   const like = twin && item ? lookAlike(twin, item) : null;
@@ -94,7 +95,17 @@ function Reading({ line, items }: { line: QuickLine; items: Item[] }) {
           <Cell label="kept">{placeWords(item.place)}</Cell>
         </>
       ) : line.sideUp ? (
-        <Cell label="flip">{line.sideUp} up</Cell>
+        <>
+          <Cell label="flip">{line.sideUp} up</Cell>
+          {loose.length > 0 && (
+            <p className="border border-ochre bg-ochre-wash px-3 py-2 text-[14px] self-center" role="status">
+              <b>Before you turn it:</b>{' '}
+              {loose
+                .map((i) => `${specOf(i)} ${(i.by.loose ?? 0) > 0 ? 'loose' : placeWords(i.place)}`)
+                .join(', ')}
+            </p>
+          )}
+        </>
       ) : (
         <p className="note self-center">
           One line per move: <span className="mono text-bark">4 x M3x8 PH1 rear cover &gt; cup 3</span>,{' '}
@@ -191,7 +202,11 @@ export function EntryLine({
           </Action>
         )}
       </div>
-      {beside && !text.trim() ? <div className="h-2" /> : <Reading line={line} items={items} />}
+      {beside && !text.trim() ? (
+        <div className="h-2" />
+      ) : (
+        <Reading line={line} items={items} loose={looseNow(job.ledger)} />
+      )}
       {known && (known.label || known.mark) && (
         <p className="px-4 pb-2 flex gap-2 text-ochre font-[600]">
           <Warn />

@@ -6,6 +6,7 @@ import { Choices, TextField, toggled, Wrong } from '../../ui/Field';
 import { HazardGlyph } from '../../ui/HazardGlyph';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
+import { Swollen } from '../make-safe/PackLeads';
 import { Photos } from '../photos/Photos';
 import { ReferOrRepair } from './ReferOrRepair';
 import { WhichVariant } from './WhichVariant';
@@ -186,6 +187,7 @@ export function TakeIn() {
             </li>
           ))}
         </ul>
+        <Swollen />
         {addable.length > 0 && (
           <Choices
             many
