@@ -117,10 +117,10 @@ test('the hearing-loop amplifier, from Take in to Hand over, and onto another Mu
   await page.getByRole('button', { name: 'Close up' }).click();
 
   // Close up: partial counts, a trial close, a refused final close
-  await expect(page.getByRole('heading', { name: /Prove ribbon 10-way 200 mm/ })).toBeVisible();
-  await page.getByRole('button', { name: 'both ends looked at' }).click();
   await page.getByRole('button', { name: 'It is plugged' }).click();
   await page.getByRole('button', { name: 'latch clicked' }).click();
+  await expect(page.getByRole('heading', { name: /Prove ribbon 10-way 200 mm/ })).toBeVisible();
+  await page.getByRole('button', { name: /^sits home/ }).click();
   const lid = page
     .getByRole('region', { name: 'Covers' })
     .getByRole('listitem')

@@ -115,3 +115,24 @@ test('a screw found on the floor is matched to where it is missing', async ({ pa
   await first.getByRole('button', { name: 'It is this one' }).click();
   await expect(place(page, /cup 2: 3 off/)).toBeVisible();
 });
+
+test('what takes the place of a torn cable is owed and proven, and loose screws are named before a turn', async ({
+  page,
+}) => {
+  await line(page, '2 x M3x8 PH1 shroud > its hole');
+  await page.getByLabel('Came off:').fill('flip bottom');
+  await expect(page.getByText('Before you turn it: M3×8 PH1 in its own hole')).toBeVisible();
+  await line(page, 'unplug lamp ribbon');
+  await page.getByLabel('Came off:').fill('flip bottom');
+  await expect(page.getByText(/^Before you turn it:/)).not.toContainText('lamp ribbon');
+  await page.getByLabel('Came off:').fill('');
+  await place(page, /lamp ribbon/).click();
+  await dialog(page).getByRole('button', { name: 'Write off' }).click();
+  await dialog(page).getByLabel('Written off because').fill('torn at the stiffener');
+  await dialog(page).getByLabel('In its place').fill('new lamp ribbon');
+  await dialog(page).getByRole('button', { name: 'Write off' }).click();
+  await page.getByRole('link', { name: /^Close up/ }).click();
+  await expect(page.getByRole('heading', { name: 'Plug in new lamp ribbon' })).toBeVisible();
+  await page.getByRole('button', { name: 'It is plugged' }).click();
+  await expect(page.getByRole('heading', { name: 'Prove new lamp ribbon' })).toBeVisible();
+});

@@ -57,6 +57,13 @@ const SILHOUETTES: Record<string, ReactNode> = {
   ),
 };
 
+/** How a place is kept, as short as its edge has room for. */
+const KEPT: Record<string, string> = {
+  'left in the part': 'in the part',
+  'in its own hole': 'own hole',
+  'taped to the photo': 'on the photo',
+};
+
 interface PlaceProps {
   kind: string;
   label?: string | undefined;
@@ -94,7 +101,7 @@ export function Place({
       </svg>
       <span className="top">
         <span className="kept">
-          {kind === 'taped to the photo' ? 'on the photo' : kind} {label && <b>{label}</b>}
+          {KEPT[kind] ?? kind} {label && <b>{label}</b>}
         </span>
         <span className="n">
           {figure}

@@ -333,7 +333,8 @@ export function inItsPlace(
     ...(latch ? { latch } : {}),
     ...(within ? { within } : {}),
   };
-  return { ...ledger, items: [...ledger.items, item] };
+  // It goes back where the old one would have: its turn on the way back is the same.
+  return { ...ledger, items: ledger.items.flatMap((i) => (i === old ? [old, item] : [i])) };
 }
 
 /** Things that would fall or slide when the unit is turned: loose in their holes, or left lying in a part. */

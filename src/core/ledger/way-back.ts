@@ -126,7 +126,7 @@ export function wayBack(ledger: Ledger): WayBackStep[] {
     for (const cover of open) if (lastOf.get(cover) === k) steps.push(closeStep(cover));
   });
   // What is new is proven once everything that hangs on it is in, before the first cover goes on.
-  const proofs = steps.filter((s) => s.kind === 'prove' && s.item?.fresh);
+  const proofs = steps.filter((s) => s.kind === 'prove' && s.item?.fresh && s.item.kind !== 'plug');
   const rest = steps.filter((s) => !proofs.includes(s));
   const cover = rest.findIndex((s) => s.kind === 'close' || s.item?.cover);
   rest.splice(cover < 0 ? rest.length : cover, 0, ...proofs);
