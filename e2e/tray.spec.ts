@@ -131,8 +131,18 @@ test('what takes the place of a torn cable is owed and proven, and loose screws 
   await dialog(page).getByLabel('Written off because').fill('torn at the stiffener');
   await dialog(page).getByLabel('In its place').fill('new lamp ribbon');
   await dialog(page).getByRole('button', { name: 'Write off' }).click();
+  // A dust cap that is lost and not replaced is owed no longer.
+  await line(page, 'lift dust cap > shelf');
+  await place(page, /dust cap/).click();
+  await dialog(page).getByLabel('Written off because').fill('crumbled');
+  await dialog(page).getByLabel('In its place').fill('nothing');
+  await dialog(page)
+    .getByRole('checkbox', { name: /It goes in here/ })
+    .uncheck();
+  await dialog(page).getByRole('button', { name: 'Write off' }).click();
   await page.getByRole('link', { name: /^Close up/ }).click();
-  await expect(page.getByRole('heading', { name: 'Plug in new lamp ribbon' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Plug in lamp ribbon' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Way back' })).toContainText('new lamp ribbon');
   await page.getByRole('button', { name: 'It is plugged' }).click();
-  await expect(page.getByRole('heading', { name: 'Prove new lamp ribbon' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Prove lamp ribbon' })).toBeVisible();
 });

@@ -8,6 +8,7 @@ import {
   firstLeadOf,
   folded,
   holding,
+  isPackItself,
   type LeadsNow,
   leadsOf,
   leadsUnknown,
@@ -84,6 +85,39 @@ describe('leads of a pack', () => {
   ])('leads %j: “%s” is the pack’s: %s', (leads, name, own) => {
     const map = scooter(leads);
     expect(belongsTo(map, packOf(map), name)).toBe(own);
+  });
+});
+
+describe('a name is that of the pack itself', () => {
+  it.each<[string, boolean]>([
+    ['drive pack', true],
+    ['B1', true],
+    ['B1 drive pack', true],
+    ['the old drive pack', true],
+    ['battery', true],
+    ['lithium battery B1', true],
+    ['cell', true],
+    ['B1 bracket', false],
+    ['battery bracket', false],
+    ['battery tray', false],
+    ['pack lead', false],
+    ['cell holder', false],
+    ['backup battery', false],
+    ['coin cell', false],
+    ['load cell', false],
+    ['', false],
+  ])('“%s”: %s', (name, own) => {
+    const map = scooter(['main', 'balance']);
+    expect(isPackItself(map, packOf(map), name)).toBe(own);
+  });
+  it('nothing is mains, and of two packs none is just the battery', () => {
+    const map = scooter([]);
+    const mains = map.hazards.find((h) => h.kind === 'mains') as Hazard;
+    expect(isPackItself(map, mains, 'mains')).toBe(false);
+    const pack = packOf(map);
+    const two = { ...map, hazards: [...map.hazards, { ...pack, id: 'second', name: 'Rear pack', on: 'B2' }] };
+    expect(isPackItself(two, pack, 'battery')).toBe(false);
+    expect(isPackItself(two, pack, 'B1')).toBe(true);
   });
 });
 

@@ -62,3 +62,43 @@ export function belongsTo(map: OfMap, pack: Hazard, name: string): boolean {
     return true;
   return HAZARDS[pack.kind].isPack && !power && PACK_WORDS.test(name);
 }
+
+/** Last words by which people call the pack itself, and words that say it is another one. Common practice, no source. */
+const PACK_NOUN = /^(batter(?:y|ies)|packs?|accus?|accumulators?)$/;
+const ANOTHER = /\b(back ?up|coin|button|clock|memory|remote|second|spare|solar|load)\b/;
+const SAID_BESIDE = /\b(old|new|the|its|own)\b/g;
+
+/**
+ * Whether a name is that of the pack itself, not of something at it: a bracket, a tray, a lead. What is not
+ * sure is no: a pack that is thought out while it is in lets a lever in.
+ *
+ * @param map hazards and elements of the unit
+ * @param pack a hazard
+ * @param name of a part, as it was said
+ * @returns true for its mark or name, and for "battery" or "pack" where the unit has one pack
+ * @example isPackItself(map, pack, 'B1 bracket') // false
+ */
+export function isPackItself(
+  map: Pick<UnitMap, 'hazards'> & { elements?: UnitMap['elements'] },
+  pack: Hazard,
+  name: string,
+): boolean {
+  if (!HAZARDS[pack.kind].isPack) return false;
+  const said = folded(folded(name).replace(SAID_BESIDE, ' '));
+  if (!said) return false;
+  const mark = pack.on && folded(pack.on);
+  const element = map.elements?.find((e) => e.id === pack.on);
+  const plain = [pack.id, pack.name, pack.on, element?.name]
+    .filter((n): n is string => Boolean(n))
+    .map(folded);
+  const own = mark ? plain.flatMap((n) => [n, `${mark} ${n}`, `${n} ${mark}`]) : plain;
+  if (own.includes(said)) return true;
+  const others = map.hazards.filter((h) => HAZARDS[h.kind].isPack && h.id !== pack.id);
+  if (others.length > 0 || ANOTHER.test(said)) return false;
+  const last =
+    said
+      .split(' ')
+      .filter((w) => w !== mark)
+      .at(-1) ?? '';
+  return PACK_NOUN.test(last) || /^cells?$/.test(said);
+}

@@ -10,7 +10,7 @@ type Told = BenchEvent extends infer E ? (E extends BenchEvent ? Omit<E, 'id' | 
 
 const LEADS = ['main lead', 'balance lead', 'data lead'];
 const PLUGS = ['fan plug', 'W3', 'motor lead', 'aerial'];
-const PARTS = ['bracket', 'fan', 'board A1', 'drive pack', 'frame'];
+const PARTS = ['bracket', 'fan', 'board A1', 'drive pack', 'frame', 'B1 bracket', 'battery tray'];
 
 /** Units as people describe them: with and without covers, with packs whose leads are named or not. */
 const maps: fc.Arbitrary<UnitMap> = fc
@@ -125,7 +125,16 @@ function told(s: JobState, { act, n, m, flag }: Try): Told | null {
         ? { type: 'preparation.ticked', line: 'polarity', note: '+3.7 V' }
         : { type: 'part.fitted', name: 'new pack' },
     () =>
-      item ? { type: 'item.written-off', item: item.id, count: 1, reason: 'worn', replacement: 'new' } : null,
+      item
+        ? {
+            type: 'item.written-off',
+            item: item.id,
+            count: 1,
+            reason: 'worn',
+            replacement: 'new',
+            ...(flag ? { goesIn: true } : {}),
+          }
+        : null,
   ];
   return acts[act % acts.length]?.() ?? null;
 }
@@ -209,8 +218,7 @@ describe('over random jobs on units as they are described', () => {
               (h) =>
                 before.out?.element !== h.on &&
                 !before.ledger.items.some(
-                  (i) =>
-                    i.kind === 'part' && !i.cover && tally(i).off > 0 && belongsTo(before.map, h, i.name),
+                  (i) => i.kind === 'part' && !i.cover && tally(i).off > 0 && i.name === 'drive pack',
                 ),
             );
             if (inside.length) expect(before.power).not.toBe('on');

@@ -391,6 +391,17 @@ describe('a proof proves something', () => {
     works(b);
     expect(b.state().proofs).toHaveLength(1);
   });
+  it('not with another pack of the unit still out', () => {
+    const b = ready(scooter(), 'A1');
+    b.line('lift sealed lid > shelf');
+    gate(b, ['balance lead', 'main lead']);
+    b.line('lift drive pack > shelf');
+    back(b, 'main lead');
+    back(b, 'balance lead');
+    expect(proofHeldBy(b.state())).toBe('Lithium pack is still out');
+    back(b, 'drive pack', 'fitted');
+    expect(proofHeldBy(b.state())).toBeNull();
+  });
   it('every open point is done or let go with a reason before it is handed over as working', () => {
     const b = mended();
     back(b, 'main lead');
@@ -463,5 +474,73 @@ describe('the old part', () => {
         .ledger.items.filter((i) => /pack/.test(i.name))
         .map((i) => i.name),
     ).toEqual(['drive pack', 'new pack']);
+  });
+});
+
+describe('what is at a pack is not the pack', () => {
+  it('its bracket off does not let a lever in, and goes back though the pack is swollen', () => {
+    const b = ready(scooter());
+    b.line('lift sealed lid > shelf');
+    gate(b, ['balance lead', 'main lead']);
+    b.line('lift B1 bracket > shelf');
+    expect(reason(() => b.line('pry foam strip > shelf'))).toBe(
+      'No lever yet: Lithium pack, how full it is has not been read. Make safe',
+    );
+    b.tell({ type: 'swelling.noted', hazard: 'cell pack', swollen: true });
+    back(b, 'B1 bracket', 'fitted');
+  });
+});
+
+describe('what goes in for a thing that was written off', () => {
+  const opened = () => {
+    const b = ready(scooter(), 'A1');
+    b.line('lift sealed lid > shelf');
+    gate(b, ['balance lead', 'main lead']);
+    return b;
+  };
+  const replaced = (b: Bench, name: string, replacement: string) => {
+    b.tell({
+      type: 'item.written-off',
+      item: b.item(name),
+      count: 1,
+      reason: 'torn',
+      replacement,
+      goesIn: true,
+    });
+    const fresh = b.state().ledger.items.find((i) => i.replacement === replacement);
+    return fresh?.id ?? '';
+  };
+  const returned = (b: Bench, item: string, state: 'plugged' | 'fitted') =>
+    b.tell({ type: 'item.returned', item, count: 1, state });
+  it('a new lead of a pack makes it live, whatever it is called', () => {
+    const b = opened();
+    const fresh = replaced(b, 'main lead', 'spare from drawer 4');
+    expect(plugsOff(b.state())).toEqual(['balance lead', 'main lead']);
+    expect(reason(() => back(b, 'balance lead'))).toMatch(/^main lead first/);
+    returned(b, fresh, 'plugged');
+    expect(status(b)).toBe('live');
+    back(b, 'balance lead');
+    expect(proofHeldBy(b.state())).toBeNull();
+  });
+  it('a new pack is not the swollen one, and its charge has not been read', () => {
+    const b = opened();
+    b.tell({ type: 'charge.read', hazard: 'cell pack', percent: 20, source: 'unit' });
+    b.tell({ type: 'swelling.noted', hazard: 'cell pack', swollen: true });
+    b.line('lift drive pack > shelf');
+    expect(reason(() => back(b, 'drive pack', 'fitted'))).toBe(
+      'drive pack is swollen: it is not fitted again. Write it off',
+    );
+    const fresh = replaced(b, 'drive pack', 'new drive pack');
+    expect(b.state().swollen).toEqual([]);
+    expect(b.state().charges).toEqual({});
+    returned(b, fresh, 'fitted');
+    expect(status(b)).toBe('live');
+  });
+  it('a new bracket leaves what was read of the pack', () => {
+    const b = opened();
+    b.tell({ type: 'charge.read', hazard: 'cell pack', percent: 20, source: 'unit' });
+    b.line('lift B1 bracket > shelf');
+    replaced(b, 'B1 bracket', 'new bracket');
+    expect(Object.keys(b.state().charges)).toEqual(['cell pack']);
   });
 });

@@ -1,9 +1,11 @@
 import { tally } from '../ledger';
+import { HAZARDS } from '../unit';
+import { isOut } from './packs';
 import type { JobState } from './state';
 
 /**
- * What keeps a test from telling anything: a plug, a pack or an earth lead that is still out, a part that
- * is out, a lead still exchanged onto another channel.
+ * What keeps a test from telling anything: the planned part, a plug, an earth lead or a pack that is
+ * still out, a lead still exchanged onto another channel.
  *
  * @param state a job
  * @returns why, naming what is out; null when nothing is
@@ -17,5 +19,6 @@ export function proofHeldBy(state: JobState): string | null {
     if (item.kind === 'plug') return `${item.name} is still out`;
     if (item.kind === 'change') return `${item.name}: put it back as it was first`;
   }
-  return null;
+  const pack = state.map.hazards.find((h) => HAZARDS[h.kind].isPack && isOut(state, h));
+  return pack ? `${pack.name} is still out` : null;
 }

@@ -1,7 +1,7 @@
-import { belongsTo, chargeHolds, metalIn, partFirst, workOf } from '../hazard';
+import { chargeHolds, metalIn, partFirst, workOf } from '../hazard';
 import { type ItemDraft, tally } from '../ledger';
 import { demand } from '../refusal';
-import { leadsNow, packsIn } from './packs';
+import { leadsNow, packsIn, packsNamed } from './packs';
 import type { JobState } from './state';
 
 /** A move as it is about to be recorded. */
@@ -52,7 +52,7 @@ export function waits(state: JobState, move: MoveAhead): void {
 
 /** Whether a pack of the unit that is back was one: what is put in under this name is a swollen pack. */
 export const isSwollenPack = (state: JobState, name: string): boolean =>
-  state.map.hazards.some((h) => state.swollen.includes(h.id) && belongsTo(state.map, h, name));
+  packsNamed(state, name).some((h) => state.swollen.includes(h.id));
 
 /** Whether anything of the unit was ever taken off. */
 export const begun = (state: JobState): boolean =>

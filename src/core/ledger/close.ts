@@ -1,7 +1,7 @@
 import { demand } from '../refusal';
 import { belongsToCover, ownerOf } from './cover';
 import { type Item, owed, tally } from './items';
-import type { Ledger } from './ledger';
+import { type Ledger, swapped } from './ledger';
 
 /**
  * What a final close of a cover would refuse: things inside it not back, not tight or not proven,
@@ -82,10 +82,19 @@ export const unclaimed = (ledger: Ledger): Item[] =>
       ledger.items.slice(at + 1).some((c) => c.cover && sameLayer(c, i)),
   );
 
-/** Says to which cover a fastener belongs; null = to none. */
+/**
+ * Says to which cover a fastener belongs.
+ *
+ * @param ledger before
+ * @param id the fastener
+ * @param cover id of the cover; null = it belongs to none
+ * @returns the ledger with the answer
+ * @throws Refusal when it is no fastener, or the cover is not off
+ * @example assign(ledger, screws, 'lid')
+ */
 export function assign(ledger: Ledger, id: string, cover: string | null): Ledger {
   const item = ledger.items.find((i) => i.id === id);
   demand(item?.kind === 'fastener', 'that is no screw of the tray', '/item');
   demand(cover === null || ledger.covers.some((c) => c.id === cover), `${cover} is not off`, '/cover');
-  return { ...ledger, items: ledger.items.map((i) => (i.id === id ? { ...i, of: cover } : i)) };
+  return swapped(ledger, { ...item, of: cover });
 }

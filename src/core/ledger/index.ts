@@ -1,10 +1,15 @@
 export { assign, close, closeRefusals, unclaimed } from './close';
+export { countItem, miss } from './count';
 export { belongsToCover, coverOf, holds, ownerOf } from './cover';
 export { candidatesFor, type FoundCandidate } from './found';
 export * from './items';
-export * from './ledger';
+export { alter, looseNow, stash } from './kept';
+export { type Cover, type CoverState, EMPTY_LEDGER, type Ledger, type LedgerMove, type When } from './ledger';
 export { type QuickLine, readLine, type Span } from './quick-line';
+export { giveBack, prove, takeAgain } from './return';
 export { lengthSeen, tooLong, unmeasuredTwin } from './screw-length';
+export { type MoveDraft, take } from './take';
 export { lookAlike, threadMm, twins } from './twins';
 export { PROOFS, stepKey, type WayBackStep, wayBack } from './way-back';
 export { backWords, noteBack } from './way-back-note';
+export { canGoIn, inItsPlace, writeOff } from './write-off';

@@ -81,8 +81,10 @@ export interface Item extends ItemDraft {
   altered?: string;
   /** how many of those off cannot be found */
   missing?: number;
-  /** fitted new in this job; it never was off */
+  /** new in this job: fitted at Swap, or going in for one that was written off */
   fresh?: boolean;
+  /** what goes in under this name for the one that was written off */
+  replacement?: string;
   /** what is different when it goes back */
   back?: WayBackNote;
   /** one of its kind was laid on the rule */
@@ -153,6 +155,7 @@ export function owed(item: Item): string | null {
   if (item.count === null) return `${what}: several, not counted. Count them first`;
   if (t.off > 0) {
     if (item.undoneBy === 'nothing') return null;
+    if (item.replacement) return `${what} is written off, and ${item.replacement} is not in yet`;
     if (item.old) return `${what} is out, and nothing is in its place`;
     const many = t.off === 1 && t.taken === 1 ? what : `${t.off} × ${what}`;
     return (item.by.aside ?? 0) > 0 ? `${many} still moved aside` : `${many} still ${placeWords(item.place)}`;

@@ -1,8 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import {
+  closeRefusals,
   EMPTY_LEDGER,
   giveBack,
   ITEM_KINDS,
+  type Item,
   type ItemDraft,
   inItsPlace,
   isProvable,
@@ -13,6 +15,7 @@ import {
   PROOFS,
   prove,
   take,
+  tally,
   wayBack,
   writeOff,
 } from '.';
@@ -94,26 +97,48 @@ describe('how each kind comes home', () => {
 
 describe('what takes the place of a thing written off', () => {
   const when = { id: 'new1', at: AT };
-  it('is owed on the way back where the old one was, and is proven', () => {
+  const off = { count: 1, reason: 'torn', replacement: ' new ribbon ' };
+  const put = (l: Ledger, id: string) => inItsPlace(writeOff(l, id, off), id, off, when);
+  it('is owed under the old name, in its turn, and is proven', () => {
     const first = on(EMPTY_LEDGER, { kind: 'plug', name: 'W4', from: 'base', contacts: 12 });
     const l = on(first, { kind: 'tie', name: 'tie' });
-    const id = l.items[0]?.id ?? '';
-    const gone = writeOff(l, id, { count: 1, reason: 'torn', replacement: 'new ribbon' });
-    const put = inItsPlace(gone, id, { count: 1, name: ' new ribbon ' }, when);
-    const open = put.items.filter((i) => owed(i) !== null);
+    const [w4 = '', tie] = l.items.map((i) => i.id);
+    const now = put(l, w4);
+    const open = now.items.filter((i) => owed(i) !== null);
     expect(open.map((i) => [i.id, i.name, i.from, i.contacts])).toEqual([
-      ['new1', 'new ribbon', 'base', 12],
-      [l.items[1]?.id, 'tie', undefined, undefined],
+      ['new1', 'W4', 'base', 12],
+      [tie, 'tie', undefined, undefined],
     ]);
-    expect(wayBack(put).map((s) => s.item?.id)).toEqual([l.items[1]?.id, 'new1']);
-    const back = giveBack(put, 'new1', 1, 'plugged');
-    expect(wayBack(back).map((s) => s.text)).toContain('Prove new ribbon');
+    expect(owed(open[0] as Item)).toBe('W4 is written off, and new ribbon is not in yet');
+    expect(wayBack(now).map((s) => [s.item?.id, s.text, s.note])).toEqual([
+      [tie, 'Fit tie', 'on the shelf'],
+      ['new1', 'Plug in W4, base', 'new ribbon'],
+    ]);
+    const plugged = giveBack(now, 'new1', 1, 'plugged');
+    expect(wayBack(plugged).map((s) => s.text)).toContain('Prove W4');
+    expect(tally(now.items[0] as Item)).toEqual({ taken: 1, off: 0, back: 0, writtenOff: 1 });
   });
-  it('a screw is counted from stock instead, and the answer says so', () => {
+  it('a new cover closes over what the old one closed over', () => {
+    let l = on(EMPTY_LEDGER, {
+      kind: 'fastener',
+      name: 'screw',
+      thread: 'M3',
+      lengthMm: 8,
+      count: 2,
+      from: 'lid',
+    });
+    l = on(l, { kind: 'part', name: 'lid' }, { cover: 'lid' });
+    const now = put(l, l.items[1]?.id ?? '');
+    expect(texts(now)).toEqual(['Fit lid', 'Screw in 2 × M3×8, lid', 'Close lid']);
+    expect(closeRefusals(now, 'lid')).toContain('lid is written off, and new ribbon is not in yet');
+    expect(closeRefusals(giveBack(now, 'new1', 1, 'fitted'), 'lid')).toContain('lid is in but not proven');
+  });
+  it('a screw is counted from stock, an old part has its new one in Swap, and the answer says so', () => {
     const l = on(EMPTY_LEDGER, { kind: 'fastener', name: 'screw', thread: 'M3', lengthMm: 8, count: 2 });
-    expect(() => inItsPlace(l, l.items[0]?.id ?? '', { count: 1, name: 'M3×8' }, when)).toThrow(
-      /replaced by another of its kind/,
-    );
+    expect(() => put(l, l.items[0]?.id ?? '')).toThrow(/replaced by another of its kind/);
+    const board = on(EMPTY_LEDGER, { kind: 'part', name: 'A1' });
+    const old = { ...board, items: board.items.map((i) => ({ ...i, old: true })) };
+    expect(() => put(old, old.items[0]?.id ?? '')).toThrow('the new one for A1 goes in at Swap');
   });
 });
 

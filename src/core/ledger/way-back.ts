@@ -55,7 +55,7 @@ function stepOf(item: Item): WayBackStep | null {
         item.undoneBy === 'replaced by'
           ? 'new one: write the old one off'
           : t.off > 0
-            ? placeWords(item.place)
+            ? (item.replacement ?? placeWords(item.place))
             : 'in, not tight yet',
         item.back ? backWords({ ...item.back, fresh: false }) : '',
       ]

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { type OpenPoint, openPoints } from '../../core/job';
 import { Second } from '../../ui/Action';
-import { TextField, Wrong } from '../../ui/Field';
+import { AskLine } from '../../ui/AskLine';
 import { useJob } from '../job/use-job';
 
 /** What is still open on a unit that is mended: each is done, or let go with a reason. */
@@ -27,8 +27,6 @@ export function OpenPoints() {
 function Point({ point }: { point: OpenPoint }) {
   const { record } = useJob();
   const [asking, setAsking] = useState(false);
-  const [reason, setReason] = useState('');
-  const [wrong, setWrong] = useState<string | null>(null);
   return (
     <li className="grid gap-1">
       <span className="grid grid-cols-[minmax(0,1fr)_auto] gap-2 items-center">
@@ -38,30 +36,14 @@ function Point({ point }: { point: OpenPoint }) {
         </Second>
       </span>
       {asking && (
-        <form
-          className="flex gap-2 items-end"
-          noValidate
-          onSubmit={(e) => {
-            e.preventDefault();
-            setWrong(record('point.passed', { point: point.id, reason })?.reason ?? null);
-          }}
-        >
-          <TextField
-            label="Why it is let go"
-            value={reason}
-            onChange={(e) => setReason(e.target.value)}
-            hint="It stays in the report, with your name."
-            className="flex-1"
-            autoComplete="off"
-          />
-          <span className="pb-[21px]">
-            <Second small type="submit">
-              Let go
-            </Second>
-          </span>
-        </form>
+        <AskLine
+          small
+          label="Why it is let go"
+          hint="It stays in the report, with your name."
+          button="Let go"
+          onSay={(reason) => record('point.passed', { point: point.id, reason })?.reason ?? null}
+        />
       )}
-      {wrong && <Wrong>{wrong}</Wrong>}
     </li>
   );
 }

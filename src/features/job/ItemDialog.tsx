@@ -32,7 +32,7 @@ export function ItemDialog({ item, onClose }: { item: Item; onClose(): void }) {
         {item.from && `, from ${item.from}`}
         {item.missing ? `. ${item.missing} missing` : ''}.
       </p>
-      {wrong && !['/count', '/reason', '/replacement', '/what'].includes(wrong.path) && (
+      {wrong && !['/count', '/reason', '/replacement'].includes(wrong.path) && (
         <div className="mb-3">
           <Wrong>{wrong.reason}</Wrong>
         </div>

@@ -1,9 +1,10 @@
 import { useState } from 'react';
-import { type Item, PLACE_KINDS, type PlaceKind } from '../../core/ledger';
+import { canGoIn, type Item, PLACE_KINDS, type PlaceKind } from '../../core/ledger';
 import { Refusal } from '../../core/refusal';
 import { parseReading } from '../../core/unit';
 import { Second } from '../../ui/Action';
-import { SelectField, TextField } from '../../ui/Field';
+import { AskLine } from '../../ui/AskLine';
+import { Choices, SelectField, TextField } from '../../ui/Field';
 import type { Refused } from './store';
 import { useJob } from './use-job';
 
@@ -46,74 +47,80 @@ export function Stash({ item, onDone }: ItemPanel) {
   );
 }
 
-/** It does not go back: why, and what takes its place. */
+/** It does not go back: why, and what takes its place; whether that goes in here on the way back. */
 export function WriteOff({ item, wrong, onDone, count }: ItemPanel & { count: number }) {
   const { record } = useJob();
   const [reason, setReason] = useState('');
   const [replacement, setReplacement] = useState('');
+  const [goesIn, setGoesIn] = useState(canGoIn(item));
   return (
-    <div className="grid grid-cols-[1fr_1fr_auto] gap-3 items-end border-t border-rule pt-3">
-      <TextField
-        label="Written off because"
-        placeholder="stripped"
-        value={reason}
-        onChange={(e) => setReason(e.target.value)}
-        wrong={at(wrong, '/reason')}
-      />
-      <TextField
-        label="In its place"
-        placeholder="new, from stock"
-        value={replacement}
-        onChange={(e) => setReplacement(e.target.value)}
-        wrong={at(wrong, '/replacement')}
-      />
-      <Second
-        small
-        onClick={() =>
-          onDone(
-            record('item.written-off', {
-              item: item.id,
-              count,
-              reason,
-              replacement,
-              ...(item.kind === 'fastener' ? {} : { goesIn: true }),
-            }),
-          )
-        }
-      >
-        Write off
-      </Second>
+    <div className="grid gap-2 border-t border-rule pt-3">
+      <div className="grid grid-cols-[1fr_1fr_auto] gap-3 items-end">
+        <TextField
+          label="Written off because"
+          placeholder="stripped"
+          value={reason}
+          onChange={(e) => setReason(e.target.value)}
+          wrong={at(wrong, '/reason')}
+        />
+        <TextField
+          label="In its place"
+          placeholder={item.kind === 'fastener' ? 'new, from stock' : `new ${item.name}`}
+          value={replacement}
+          onChange={(e) => setReplacement(e.target.value)}
+          wrong={at(wrong, '/replacement')}
+        />
+        <Second
+          small
+          onClick={() =>
+            onDone(
+              record('item.written-off', {
+                item: item.id,
+                count,
+                reason,
+                replacement,
+                ...(goesIn ? { goesIn } : {}),
+              }),
+            )
+          }
+        >
+          Write off
+        </Second>
+      </div>
+      {canGoIn(item) && (
+        <Choices
+          many
+          hideLabel
+          label="What takes its place"
+          name={`goes-in-${item.id}`}
+          value={goesIn ? ['in'] : []}
+          onPick={() => setGoesIn(!goesIn)}
+          options={[{ value: 'in', words: 'It goes in here: owed on the way back, and proven' }]}
+        />
+      )}
     </div>
   );
 }
 
 /** What was cut, trimmed or shortened. */
-export function Altered({ item, wrong, onDone }: ItemPanel) {
+export function Altered({ item, onDone }: ItemPanel) {
   const { record } = useJob();
-  const [altered, setAltered] = useState(item.altered ?? '');
   return (
-    <form
-      className="grid grid-cols-[1fr_auto] gap-3 items-end border-t border-rule pt-3"
-      onSubmit={(e) => {
-        e.preventDefault();
-        e.stopPropagation();
-        onDone(record('item.altered', { item: item.id, what: altered }));
-      }}
-    >
-      <TextField
+    <div className="border-t border-rule pt-3">
+      <AskLine
+        small
         label="Cut, trimmed, shortened: what, and by how much"
         placeholder="lead shortened by 12 mm"
-        value={altered}
-        onChange={(e) => setAltered(e.target.value)}
-        wrong={at(wrong, '/what')}
         hint="Nobody is told to uncut it. A picture with a pin on it belongs to it."
+        button="Altered"
+        begin={item.altered ?? ''}
+        onSay={(what) => {
+          const refused = record('item.altered', { item: item.id, what });
+          if (!refused) onDone(null);
+          return refused?.reason ?? null;
+        }}
       />
-      <span className="pb-[21px]">
-        <Second small type="submit">
-          Altered
-        </Second>
-      </span>
-    </form>
+    </div>
   );
 }
 

@@ -3,6 +3,7 @@ import { type LiveLine, leadsOf } from '../../core/hazard';
 import { Refusal } from '../../core/refusal';
 import { formatReading, HAZARDS, type Hazard, parseReading } from '../../core/unit';
 import { Second } from '../../ui/Action';
+import { AskLine } from '../../ui/AskLine';
 import { Clock } from '../../ui/Clock';
 import { TextField, Wrong } from '../../ui/Field';
 import { GateSign } from '../../ui/GateSign';
@@ -40,7 +41,6 @@ export function GatePanel({ line }: { line: LiveLine }) {
   const ordered = isPack && leads.length > 1;
   const [text, setText] = useState('');
   const [passing, setPassing] = useState(false);
-  const [reason, setReason] = useState('');
   const [wrong, setWrong] = useState<Refused | null>(null);
   const up = state.status === 'made safe';
   const wanted = h.clear.reading;
@@ -70,11 +70,10 @@ export function GatePanel({ line }: { line: LiveLine }) {
       setTicked(0);
     }
   };
-  const pass = (e: React.FormEvent) => {
-    e.preventDefault();
+  const pass = (reason: string) => {
     const refused = record('gate.passed', { hazard: h.id, reason });
-    setWrong(refused);
     if (!refused) setPassing(false);
+    return refused?.reason ?? null;
   };
 
   return (
@@ -160,24 +159,17 @@ export function GatePanel({ line }: { line: LiveLine }) {
                   )}
                 </span>
               </div>
-              {wrong && wrong.path !== '/reading' && wrong.path !== '/reason' && (
-                <Wrong>{wrong.reason}</Wrong>
-              )}
+              {wrong && wrong.path !== '/reading' && <Wrong>{wrong.reason}</Wrong>}
             </form>
             {passing && (
-              <form onSubmit={pass} className="flex flex-wrap gap-3 items-end border-t border-rule pt-2">
-                <TextField
+              <div className="border-t border-rule pt-2">
+                <AskLine
                   label="Why it is passed against advice"
-                  value={reason}
-                  onChange={(e) => setReason(e.target.value)}
-                  wrong={wrong?.path === '/reason' ? wrong.reason : undefined}
-                  className="flex-1 min-w-[260px]"
                   hint="It stays in the report, with your name."
+                  button="Pass it"
+                  onSay={pass}
                 />
-                <span className="pb-[21px]">
-                  <Second type="submit">Pass it</Second>
-                </span>
-              </form>
+              </div>
             )}
             {HAZARDS[h.kind].bleeds && (
               <Second small className="justify-self-start" onClick={() => openSum(dischargeOf(h))}>

@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import { leadsOf } from '../../core/hazard';
 import { leadsNow } from '../../core/job';
-import { HAZARDS, type Hazard } from '../../core/unit';
+import type { Hazard } from '../../core/unit';
 import { Second } from '../../ui/Action';
-import { TextField, Wrong } from '../../ui/Field';
+import { AskLine } from '../../ui/AskLine';
+import { Wrong } from '../../ui/Field';
 import { Warn } from '../../ui/Signs';
 import { useJob } from '../job/use-job';
 
@@ -50,18 +51,13 @@ export function LeadTicks({
 /** What is particular about a pack: swollen or not, and what lies over its plug. */
 export function PackState({ hazard: h }: { hazard: Hazard }) {
   const { job, record } = useJob();
-  const [thing, setThing] = useState('');
   const [asking, setAsking] = useState(false);
   const [wrong, setWrong] = useState<string | null>(null);
   const swollen = job.swollen.includes(h.id);
-  const free = (e: React.FormEvent) => {
-    e.preventDefault();
+  const free = (thing: string) => {
     const refused = record('pack.freed-by', { hazard: h.id, thing });
-    setWrong(refused?.reason ?? null);
-    if (!refused) {
-      setThing('');
-      setAsking(false);
-    }
+    if (!refused) setAsking(false);
+    return refused?.reason ?? null;
   };
   return (
     <div className="grid gap-2 border-t border-rule pt-2">
@@ -93,51 +89,16 @@ export function PackState({ hazard: h }: { hazard: Hazard }) {
         )}
       </span>
       {asking && (
-        <form onSubmit={free} className="flex flex-wrap gap-2 items-end" noValidate>
-          <TextField
-            label="What comes off first"
-            placeholder="battery bracket"
-            value={thing}
-            onChange={(e) => setThing(e.target.value)}
-            hint="Asked once: this gate does not hold it."
-            autoComplete="off"
-            className="w-[260px]"
-          />
-          <span className="pb-[21px]">
-            <Second small type="submit">
-              Keep it
-            </Second>
-          </span>
-        </form>
+        <AskLine
+          small
+          label="What comes off first"
+          placeholder="battery bracket"
+          hint="Asked once: this gate does not hold it."
+          button="Keep it"
+          onSay={free}
+        />
       )}
       {wrong && <Wrong>{wrong}</Wrong>}
     </div>
-  );
-}
-
-/** Whether a pack is swollen, asked where the unit is first looked at. */
-export function Swollen() {
-  const { job, record } = useJob();
-  const packs = job.map.hazards.filter((h) => HAZARDS[h.kind].isPack);
-  if (packs.length === 0) return null;
-  return (
-    <ul className="rows" aria-label="Swollen packs">
-      {packs.map((h) => {
-        const swollen = job.swollen.includes(h.id);
-        return (
-          <li key={h.id} className="grid grid-cols-[minmax(0,1fr)_auto] gap-2 items-center">
-            <span className={swollen ? 'text-brick font-[600]' : ''}>
-              {h.name}{' '}
-              {swollen
-                ? 'is swollen: no heat, no lever, outside with it, cover it'
-                : 'flat, cool, not swollen?'}
-            </span>
-            <Second small onClick={() => record('swelling.noted', { hazard: h.id, swollen: !swollen })}>
-              {swollen ? 'It is not' : `Swollen: ${h.name}`}
-            </Second>
-          </li>
-        );
-      })}
-    </ul>
   );
 }

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { powerDownLeft } from '../../core/job';
 import { Second } from '../../ui/Action';
+import { AskLine } from '../../ui/AskLine';
 import { Clock } from '../../ui/Clock';
-import { TextField, Wrong } from '../../ui/Field';
+import { Wrong } from '../../ui/Field';
 import { GateSign } from '../../ui/GateSign';
 import { TickBox } from '../../ui/Signs';
 import { useJob } from '../job/use-job';
@@ -11,7 +12,6 @@ import { useJob } from '../job/use-job';
 export function PowerDown() {
   const { job, record } = useJob();
   const [passing, setPassing] = useState(false);
-  const [reason, setReason] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);
   const steps = job.map.powerDown ?? [];
   if (steps.length === 0) return null;
@@ -61,26 +61,18 @@ export function PowerDown() {
           </Second>
         )}
         {next && passing && (
-          <form
-            className="flex flex-wrap gap-3 items-end border-t border-rule pt-2"
-            onSubmit={(e) => {
-              e.preventDefault();
-              const refused = record('power-down.passed', { reason });
-              setWrong(refused?.reason ?? null);
-              if (!refused) setPassing(false);
-            }}
-          >
-            <TextField
+          <div className="border-t border-rule pt-2">
+            <AskLine
               label="Why it is not powered down its own way"
-              value={reason}
-              onChange={(e) => setReason(e.target.value)}
-              className="flex-1 min-w-[260px]"
               hint="What the owner may lose by it belongs here. It stays in the report."
+              button="Pass it"
+              onSay={(reason) => {
+                const refused = record('power-down.passed', { reason });
+                if (!refused) setPassing(false);
+                return refused?.reason ?? null;
+              }}
             />
-            <span className="pb-[21px]">
-              <Second type="submit">Pass it</Second>
-            </span>
-          </form>
+          </div>
         )}
         {wrong && <Wrong>{wrong}</Wrong>}
       </div>

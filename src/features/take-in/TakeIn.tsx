@@ -6,9 +6,9 @@ import { Choices, TextField, toggled, Wrong } from '../../ui/Field';
 import { HazardGlyph } from '../../ui/HazardGlyph';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
-import { Swollen } from '../make-safe/PackLeads';
 import { Photos } from '../photos/Photos';
 import { ReferOrRepair } from './ReferOrRepair';
+import { Swollen } from './Swollen';
 import { WhichVariant } from './WhichVariant';
 
 interface Form {

@@ -5,6 +5,7 @@ import { Line, Type } from '../../../schema/words';
 import { itemOf } from '../../came-off';
 import { fixLines } from '../../fix-lines';
 import { handsIn } from '../../hands-in';
+import { packsOn, unread } from '../../packs';
 import { demandPrepared, planned } from '../../planned';
 import { fitOf } from '../../prepared';
 import { stampsOf } from '../../stamps';
@@ -49,20 +50,9 @@ export const partFitted = kind({
     const stamped = stampsOf(out.serial, out.dateCode);
     const { prepared, across } = state.swap;
     return {
-      ...state,
+      ...unread(state, packsOn(state, element.id)),
       ledger,
       hazards: arm(state.map, state.hazards, element.id, at),
-      // What was read of the old pack says nothing of the new one.
-      charges: Object.fromEntries(
-        Object.entries(state.charges).filter(([id]) => {
-          const pack = state.map.hazards.find((h) => h.id === id);
-          return pack?.on !== element.id && pack?.id !== element.id;
-        }),
-      ),
-      swollen: state.swollen.filter((id) => {
-        const pack = state.map.hazards.find((h) => h.id === id);
-        return pack?.on !== element.id && pack?.id !== element.id;
-      }),
       stop: 'close up',
       out: null,
       fix: {

@@ -1,11 +1,11 @@
-import { arm, belongsTo, plugFirst } from '../../../hazard';
+import { arm, plugFirst } from '../../../hazard';
 import { BACK_STATES, giveBack, holds, specOf, tally, tooLong, unmeasuredTwin } from '../../../ledger';
 import { demand } from '../../../refusal';
 import { Count, oneOf } from '../../../schema/words';
-import { HAZARDS, holesOf } from '../../../unit';
+import { holesOf } from '../../../unit';
 import { itemOf, itemSpec } from '../../came-off';
 import { handsIn } from '../../hands-in';
-import { leadsNow } from '../../packs';
+import { leadsNow, packsNamed } from '../../packs';
 import type { JobState } from '../../state';
 import { withTimer } from '../../timing';
 import { isSwollenPack } from '../../waits';
@@ -29,10 +29,8 @@ export const itemReturned = kind({
         `${i.name} is swollen: it is not fitted again. Write it off`,
         '/item',
       );
-      const pack =
-        i.old && state.map.hazards.some((h) => HAZARDS[h.kind].isPack && belongsTo(state.map, h, i.name));
       demand(
-        !i.old || !(pack || isPackElement(state)),
+        !i.old || !(packsNamed(state, i.name).length > 0 || isPackElement(state)),
         `${i.name} was taken out: a pack that was out is not fitted again`,
         '/item',
       );

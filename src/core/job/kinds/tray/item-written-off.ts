@@ -1,6 +1,7 @@
 import { inItsPlace, writeOff } from '../../../ledger';
 import { Count, Line, Type } from '../../../schema/words';
-import { itemSpec } from '../../came-off';
+import { itemOf, itemSpec } from '../../came-off';
+import { packsNamed, unread } from '../../packs';
 import { kind } from '../kind';
 import { ItemId } from './draft-schema';
 
@@ -16,12 +17,12 @@ export const itemWrittenOff = kind({
     goesIn: Type.Optional(Type.Boolean()),
   },
   admit: 'always',
-  apply(state, { item, goesIn, ...off }, { id, at }) {
-    const gone = writeOff(state.ledger, item, off);
-    const ledger = goesIn
-      ? inItsPlace(gone, item, { count: off.count, name: off.replacement }, { id, at })
-      : gone;
-    return { ...state, ledger };
+  apply(state, { item, goesIn, ...off }, when) {
+    const old = itemOf(state, item);
+    const ledger = writeOff(state.ledger, item, off);
+    if (!goesIn) return { ...state, ledger };
+    const packs = old?.kind === 'part' ? packsNamed(state, old.name) : [];
+    return { ...unread(state, packs), ledger: inItsPlace(ledger, item, off, when) };
   },
   says: (p, state) =>
     `${p.count} × ${itemSpec(state, p.item)} written off, ${p.reason}; in its place ${p.replacement}`,

@@ -1,0 +1,89 @@
+import { demand } from '../refusal';
+import { type Item, type ItemDraft, placeWords, tally } from './items';
+import { type Ledger, type When, whole } from './ledger';
+
+export interface MoveDraft {
+  verb: string;
+  text: string;
+  item: ItemDraft | null;
+  /** the cover this part is, if it is one */
+  cover?: string;
+  sideUp?: string;
+  fresh?: boolean;
+  /** the unit inside the unit it comes off */
+  within?: string;
+  /** covers that lie over it, where the map says; every open one when absent */
+  under?: string[];
+}
+
+/**
+ * Records a move: what came off, where it lies now, or a flip.
+ *
+ * @param ledger before
+ * @param move what was done; counts are pieces, lengths millimetres
+ * @param when id and time of the event
+ * @returns the ledger with the item off
+ * @throws Refusal when the thing is off already, has no name or no whole count
+ * @example take(EMPTY_LEDGER, { verb: 'unplug', text: 'unplug J7', item: j7 }, { id: '1', at }).items.length // 1
+ */
+export function take(ledger: Ledger, move: MoveDraft, when: When): Ledger {
+  const { item: draft } = move;
+  const moves = [
+    ...ledger.moves,
+    {
+      ...when,
+      verb: move.verb,
+      text: move.text,
+      ...(draft ? { item: when.id } : {}),
+      ...(move.sideUp ? { sideUp: move.sideUp } : {}),
+    },
+  ];
+  if (!draft) {
+    demand(move.sideUp, 'say what came off, or which side is up', '/item');
+    return { ...ledger, moves, sideUp: move.sideUp };
+  }
+  demand(draft.name.trim() !== '', 'say what came off', '/item/name');
+  if (draft.count !== null) whole(draft.count, '/item/count');
+  demand(draft.lengthMm === undefined || draft.lengthMm > 0, 'a length is over 0 mm', '/item/lengthMm');
+  if (draft.kind !== 'fastener') {
+    const same = ledger.items.find(
+      (i) =>
+        i.kind === draft.kind &&
+        i.name.toLowerCase() === draft.name.toLowerCase() &&
+        !i.fresh &&
+        tally(i).off > 0,
+    );
+    demand(!same, `${draft.name} is off already, ${same ? placeWords(same.place) : ''}`, '/item/name');
+  }
+  const before = ledger.items.find(
+    (i) =>
+      draft.kind !== 'fastener' &&
+      i.kind === draft.kind &&
+      i.name.toLowerCase() === draft.name.toLowerCase() &&
+      !i.fresh &&
+      tally(i).back > 0,
+  );
+  const inside = ledger.covers
+    .filter((c) => c.state !== 'final' && c.id !== move.cover && (move.under?.includes(c.id) ?? true))
+    .map((c) => c.id);
+  const item: Item = {
+    ...draft,
+    id: when.id,
+    at: when.at,
+    by: { [draft.state ?? 'off']: draft.count ?? 1 },
+    writtenOff: [],
+    inside,
+    ...(move.cover ? { cover: move.cover } : {}),
+    ...(move.within ? { within: move.within } : {}),
+    ...(move.fresh ? { fresh: true, by: { fitted: draft.count ?? 1 } } : {}),
+  };
+  const covers = move.cover
+    ? [
+        ...ledger.covers.filter((c) => c.id !== move.cover),
+        { id: move.cover, name: draft.name, state: 'open' as const, at: when.at },
+      ]
+    : ledger.covers;
+  // Off again after it had been back: the earlier entry is closed by this one.
+  const items = before ? ledger.items.filter((i) => i.id !== before.id) : ledger.items;
+  return { ...ledger, items: [...items, item], covers, moves };
+}
