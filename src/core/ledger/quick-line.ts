@@ -51,7 +51,9 @@ const DRIVES: [RegExp, (m: RegExpExecArray) => string][] = [
   [/\b(?:tri-?wing\s?)?Y\s?(\d)\b/i, (m) => `Y${m[1]}`],
   [/\b(?:SQ|square\s?)(\d)?\b/i, (m) => `SQ${m[1] ?? ''}`],
 ];
-const HEADS = /\b(pan|flat|countersunk|button|cap|cheese|flange|truss)\b(?:\s+head)?/i;
+const HEAD_WORDS = 'pan|flat|countersunk|button|cap|cheese|flange|truss';
+const HEADS = new RegExp(`\\b(${HEAD_WORDS})\\b(?:\\s+head)?`, 'i');
+const SPELLED_HEADS = new RegExp(`\\b(${HEAD_WORDS})\\s+head\\b`, 'i');
 const NOISE = /^(of|the|a|from|off|on|at|with|and|to|in)$/i;
 
 /** Cuts recognised stretches out of a line while remembering where they stood. */
@@ -158,7 +160,8 @@ export function readLine(text: string, fallback: Place = { kind: 'shelf' }): Qui
       break;
     }
   }
-  const head = line.take(HEADS, 'head')?.[1]?.toLowerCase();
+  // "lift dust cap", "unplug flat cable": a word of a name is a head only beside a screw.
+  const head = line.take(screw.kind || drive ? HEADS : SPELLED_HEADS, 'head')?.[1]?.toLowerCase();
   const contacts = line.take(/\b(\d{1,3})\s?-?(?:p|pins?|ways?|contacts?)\b/i, 'contacts');
   const latch = line.take(/\b(?:latch(?:ed)?|lever)\b/i, 'latch') !== null;
   const aside = line.take(/\baside\b/i, 'state') !== null;
