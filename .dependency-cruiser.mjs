@@ -4,6 +4,7 @@
  */
 const ROOMS = {
   'core/schema': { rooms: [], packages: ['@sinclair/typebox'] },
+  'core/line': { rooms: ['core'], packages: ['moo', 'fastest-levenshtein'] },
   core: { rooms: [], packages: [] },
   schemas: { rooms: ['core'], packages: ['ajv'] },
   data: {
@@ -63,7 +64,7 @@ const rule = ([room, { rooms, packages, node = [], files = [] }]) => ({
   severity: 'error',
   from: {
     path: `^src/${room}/`,
-    pathNot: ['\\.test\\.', ...(room === 'core' ? ['^src/core/schema/'] : [])],
+    pathNot: ['\\.test\\.', ...(room === 'core' ? ['^src/core/schema/', '^src/core/line/'] : [])],
   },
   to: {
     pathNot: [

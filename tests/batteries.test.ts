@@ -4,7 +4,7 @@ import path from 'node:path';
 import ICAL from 'ical.js';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { CHEMISTRY_ROWS } from '../src/core/chemistry';
-import { fitOf, preparationsOf } from '../src/core/job';
+import { fitOf, plugsToMove, preparationsOf } from '../src/core/job';
 import { bench } from '../src/core/job/bench.test.fixture';
 import { readLineText } from '../src/core/mixups';
 import { reportOf } from '../src/core/report';
@@ -114,6 +114,8 @@ describe('a board in a job', () => {
         request: { old: was, new: { ...is, ...fresh }, supplyVolts: 24 },
       });
     compare({ headers: [header('J1', 'GND; +24V')] });
+    expect(() => b.tell({ type: 'part.removed', name: 'old board' })).toThrow(/W1.* still on the old one/);
+    for (const plug of plugsToMove(b.state())) b.line(`unplug ${plug}`);
     b.tell({ type: 'part.removed', name: 'old board' });
     const putIn = () => b.tell({ type: 'part.fitted', name: 'new board' });
     expect(putIn).toThrow('Do not fit it: connector J1, contact 1: +24V meets GND');

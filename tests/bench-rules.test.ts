@@ -137,7 +137,7 @@ describe('preparation', () => {
     b.line('lift shield plate > shelf');
     expect(() => b.tell({ type: 'part.removed', name: 'old board' })).toThrow('Contact 1 marked');
     b.tell({ type: 'preparation.ticked', line: 'contact 1' });
-    b.tell({ type: 'part.removed', name: 'old board' });
+    b.tell({ type: 'part.removed', name: 'old board', along: plugsToMove(b.state()) });
     expect(() => b.tell({ type: 'preparation.ticked', line: 'polarity', note: 'x' })).toThrow('no line');
   });
 });
@@ -210,12 +210,15 @@ describe('proving beside the check', () => {
     expect(proof).toThrow('cash owner has to allow the test first');
     expect(() => b.tell({ type: 'party.told', party: 'cash', how: ' ' })).toThrow('gave leave');
     b.tell({ type: 'party.told', party: 'cash', how: 'M. Ockley, at the door' });
-    proof();
     expect(partiesLeft(b.state()).map((p) => p.id)).toEqual(['alarm']);
+    expect(proof).toThrow('alarm receiver has to be told before the test: the door contact rings there');
+    b.tell({ type: 'party.told', party: 'alarm', how: 'by telephone' });
+    proof();
   });
   it('the message is looked at again, and what the owner would lose is looked for', () => {
     const b = mended(ticketKiosk);
     b.tell({ type: 'party.told', party: 'cash', how: 'at the door' });
+    b.tell({ type: 'party.told', party: 'alarm', how: 'by telephone' });
     expect(provingLines(b.state()).map((l) => l.id)).toEqual(['message', 'keep:cash in the box']);
     b.tell({ type: 'proving.ticked', line: 'message', outcome: 'ok', note: 'READY' });
     expect(() => b.tell({ type: 'proving.ticked', line: 'message', outcome: 'ok', reading: 1 })).toThrow(
@@ -237,7 +240,10 @@ describe('proving beside the check', () => {
       ['charging', 'A'],
       ['activation', undefined],
     ]);
-    b.tell({ type: 'proving.ticked', line: 'charging', outcome: 'ok', reading: 0.42 });
+    const charging = () => b.tell({ type: 'proving.ticked', line: 'charging', outcome: 'ok', reading: 0.42 });
+    expect(charging).toThrow('arcade staff has to be told before the test');
+    b.tell({ type: 'party.told', party: 'arcade', how: 'at the counter' });
+    charging();
     expect(b.state().proving[0]).toMatchObject({ reading: 0.42, unit: 'A' });
   });
 });

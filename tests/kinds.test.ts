@@ -95,6 +95,13 @@ const EXAMPLES: { [T in EventType]: Payload<T> } = {
   'item.assigned': { item: 'x', cover: null },
   'holes.placed': { item: 'x', points: [{ x: 1, y: 2 }], lid: 'metal' },
   'length.checked': { item: 'x', measuredMm: 8 },
+  'item.to-fit': {
+    text: 'fan board',
+    item: { kind: 'part', name: 'fan board', count: 1, place: { kind: 'shelf' } },
+  },
+  'move.corrected': { move: 'x', verb: 'heat', text: 'heat edge 2 min', item: null, on: 'edge', minutes: 2 },
+  'name.learned': { said: 'big lid', means: 'lid' },
+  'use.ended': { use: 'x' },
   'way-back.noted': { item: 'x', note: 'slack', fresh: true, torqueNm: 1.2, cureMinutes: 10 },
   'cover.closed': { cover: 'lid', kind: 'final' },
   'unit.entered': { name: 'feeder', goal: 'roller out' },
@@ -181,6 +188,7 @@ describe('what a job that waits takes', () => {
         .sort(),
     ).toEqual([
       'face.added',
+      'name.learned',
       'note.added',
       'photo.added',
       'pin.placed',
@@ -188,6 +196,7 @@ describe('what a job that waits takes', () => {
       'swelling.noted',
       'timer.ended',
       'timer.started',
+      'use.ended',
     ]);
     const r = next(parked(), { type: 'note.added', text: 'the part is on its way' });
     expect(r.state.parked?.why).toBe('waits');

@@ -69,7 +69,11 @@ describe('what is different on the way back', () => {
     b.tell({ type: 'way-back.noted', item: tape, fresh: true, cureMinutes: 20, note: 'bead all round' });
     expect(wayBack(b.state().ledger)[0]?.note).toContain('new one: write the old one off');
     expect(wayBack(b.state().ledger)[0]?.note).toContain('bead all round, cures 20');
-    b.tell({ type: 'item.returned', item: tape, count: 1, state: 'fitted' });
+    expect(() => b.tell({ type: 'item.returned', item: tape, count: 1, state: 'fitted' })).toThrow(
+      'tape gasket is new every time: say that new ones went in, or why the old ones did',
+    );
+    b.tell({ type: 'item.returned', item: tape, count: 1, state: 'fitted', once: 'a new bead' });
+    expect(b.state().ledger.items[0]?.once).toBe('a new bead');
     expect(b.state().timers.map((t) => [t.what, t.minutes])).toEqual([['tape gasket cures', 20]]);
   });
   it('a note that says nothing, or a torque under 0, is refused', () => {

@@ -1,6 +1,6 @@
 import { ulid } from 'ulid';
 import { type JobEvent, type JobRecord, judge } from '../core/job';
-import { type QuickLine, readLine } from '../core/ledger';
+import { readLine } from '../core/ledger';
 import type { UnitMap } from '../core/unit';
 import { departureBoard } from './units/departure-board';
 import { hearingLoop } from './units/hearing-loop';
@@ -23,8 +23,8 @@ type Line = [minutes: number, told: Told | string | ((r: JobRecord) => Told)];
 const TECHNICIAN = 'Ines Marlow';
 
 const move = (text: string): Told => {
-  const { verb, item, sideUp }: QuickLine = readLine(text);
-  return { type: 'move.recorded', verb, text, item, ...(sideUp ? { sideUp } : {}) } as Told;
+  const [said] = readLine(text).moves;
+  return { type: 'move.recorded', ...said } as Told;
 };
 
 const idOf = (r: JobRecord, what: (i: JobRecord['state']['ledger']['items'][number]) => boolean): string => {
@@ -119,6 +119,7 @@ const STORIES: Story[] = [
       [4, { type: 'check.recorded', check: 'tap:TP1', reading: 41.2, source: 'meter' } as Told],
       [1, { type: 'check.recorded', check: 'tap:D1', outcome: 'bad', source: 'eye' } as Told],
       [3, { type: 'power.set', power: 'off' } as Told],
+      [1, { type: 'party.told', party: 'harbour', how: 'by radio' } as Told],
       [2, gate('panels', 0.2)],
       [4, gate('C3', 2)],
       [3, '4 x M5x16 T25 sunshade > cup 1'],
@@ -257,6 +258,7 @@ function closed(
         } as Told,
       ],
       [9, { type: 'plan.chosen', element, remedy: 'replace', why: 'found by flexing it' } as Told],
+      [1, { type: 'party.told', party: 'hall', how: 'at the counter' } as Told],
       ...fault.gates.map((g): Line => [3, g]),
       ...covers.map((c): Line => [2, `lift ${c} > shelf`]),
       [8, { type: 'part.removed', name: `old ${element}` } as Told],
@@ -282,7 +284,6 @@ function closed(
           } as Told,
         ],
       ),
-      [1, { type: 'party.told', party: 'hall', how: 'at the counter' } as Told],
       [3, { type: 'job.handed-over', to: 'pier office', result: 'works' } as Told],
     ],
   };

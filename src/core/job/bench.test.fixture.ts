@@ -1,6 +1,6 @@
 import { readLine } from '../ledger';
 import type { UnitMap } from '../unit';
-import { type BenchEvent, fold, type JobEvent, type JobRecord, judge } from '.';
+import { type BenchEvent, fold, type JobEvent, type JobRecord, judge, namesOf } from '.';
 
 type Told = BenchEvent extends infer E ? (E extends BenchEvent ? Omit<E, 'id' | 'at' | 'by'> : never) : never;
 
@@ -23,18 +23,10 @@ export function bench(map: UnitMap, by = 'Ines') {
     record = judge(record, { ...stamp(minutes), ...e } as JobEvent);
   };
   const line = (text: string, minutes = 1, move?: string) => {
-    const { verb, item, sideUp } = readLine(text);
-    tell(
-      {
-        type: 'move.recorded',
-        verb,
-        text,
-        item,
-        ...(sideUp ? { sideUp } : {}),
-        ...(move ? { move } : {}),
-      },
-      minutes,
-    );
+    const moves = readLine(text, { kind: 'shelf' }, namesOf(record.state)).moves;
+    moves.forEach((said, k) => {
+      tell({ type: 'move.recorded', ...said, ...(move && k === moves.length - 1 ? { move } : {}) }, minutes);
+    });
   };
   /** the thing of the tray by its name, or by where its screws came from */
   const item = (name: string): string => {

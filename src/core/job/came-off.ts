@@ -22,7 +22,7 @@ export function itemSpec(state: JobState, id: string): string {
  */
 export function cameOff(state: JobState, entry: string): Reported[] {
   return state.ledger.items
-    .filter((i) => !i.fresh && (i.id === entry || i.id.startsWith(`${entry}.`)))
+    .filter((i) => (!i.fresh || i.assembly) && (i.id === entry || i.id.startsWith(`${entry}.`)))
     .map((i) => {
       const t = tally(i);
       const parts = [
@@ -33,6 +33,7 @@ export function cameOff(state: JobState, entry: string): Reported[] {
         i.proof ? `proven: ${i.proof.how}` : '',
         i.altered ? `altered: ${i.altered}` : '',
         i.measured ? `one measured, ${i.measured.mm}\u00a0mm` : '',
+        i.once ?? '',
         i.back ? `going back: ${backWords(i.back)}` : '',
       ];
       return {

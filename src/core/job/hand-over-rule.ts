@@ -1,4 +1,5 @@
 import { owed } from '../ledger';
+import { inUseWords } from './in-use';
 import { symptomProof } from './proofs';
 import type { HandOver, JobState } from './state';
 
@@ -18,6 +19,7 @@ export function handOverHeldBy(state: JobState, result: HandOver['result']): str
     const reason = owed(item);
     if (reason) held.push(reason);
   }
+  for (const u of state.inUse) held.push(inUseWords(u));
   if (result === 'works') {
     if (!state.fix) held.push('no remedy has been recorded');
     else if (symptomProof(state)?.outcome !== 'ok')

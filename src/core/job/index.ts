@@ -1,15 +1,18 @@
 export { answerWords, verdictOf } from './answer';
+export { bareEnds } from './bare-ends';
 export * from './event';
 export { designated, type FaceNow, facesNow, faceToShow, type PinTone } from './face-of';
 export { handOverHeldBy } from './hand-over-rule';
 export { handHeldBy } from './hands-in';
 export { type HistoryLine, history, redoTarget, type StoryLine, story, undoTarget } from './history';
 export { type IfAnswered, ifAnswered, sharing } from './if-answered';
+export { inUseWords, USES } from './in-use';
 export type { BenchEvent, EventType, Payload } from './kinds';
 export { apart, EVENT_KINDS } from './kinds';
 export { type Meta, type Reported, SECTIONS } from './kinds/kind';
 export { ledgerOf } from './ledger-only';
 export { type Lesson, lessonOf, modelOf } from './lesson';
+export { namesOf } from './names';
 export { isPlannedPart } from './old-part';
 export { openAccess } from './open';
 export { type OpenPoint, openPoints } from './open-points';

@@ -1,6 +1,8 @@
+import { folded, leadsOf } from '../hazard';
 import { tally } from '../ledger';
 import { plugsOf } from '../preparation';
 import { demand } from '../refusal';
+import { HAZARDS } from '../unit';
 import { preparationsOf } from './prepared';
 import type { JobState } from './state';
 
@@ -62,7 +64,12 @@ export function plugsToMove(state: JobState): string[] {
   if (!element) return [];
   const off = state.ledger.items.filter((i) => i.kind === 'plug' && tally(i).off > 0).map((i) => i.name);
   const across = new Set([...state.swap.across, ...off]);
-  return plugsOf({ element, map: state.map })
-    .map((p) => p.id)
-    .filter((p) => !across.has(p));
+  const packs = state.map.hazards.filter((h) => HAZARDS[h.kind].isPack && h.on === element.id);
+  const leads = packs.flatMap((h) => {
+    const { power, signals } = leadsOf(state.map, h);
+    return [...(power ? [power] : []), ...signals];
+  });
+  const plugs = plugsOf({ element, map: state.map }).map((p) => p.id);
+  const gone = new Set([...across].map(folded));
+  return [...new Set([...plugs, ...leads])].filter((p) => !gone.has(folded(p)));
 }

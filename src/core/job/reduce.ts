@@ -35,7 +35,35 @@ export function effective(events: JobEvent[]): (JobOpened | BenchEvent)[] {
     if (e.type === 'undone') gone.add(e.event);
     else kept.push(e);
   }
-  return kept.reverse();
+  return corrected(kept.reverse());
+}
+
+/** Moves as they were corrected later, the last correction first. */
+function corrected(events: (JobOpened | BenchEvent)[]): (JobOpened | BenchEvent)[] {
+  const said = new Map(events.flatMap((e) => (e.type === 'move.corrected' ? [[e.move, e] as const] : [])));
+  if (said.size === 0) return events;
+  return events.map((e) => {
+    const now = e.type === 'move.recorded' ? said.get(e.id) : undefined;
+    if (!now || e.type !== 'move.recorded') return e;
+    const { verb, text, item, sideUp, on, minutes, tool, note } = now;
+    const { id, at, by, move, out } = e;
+    return {
+      type: e.type,
+      id,
+      at,
+      by,
+      verb,
+      text,
+      item,
+      ...(sideUp === undefined ? {} : { sideUp }),
+      ...(on === undefined ? {} : { on }),
+      ...(minutes === undefined ? {} : { minutes }),
+      ...(tool === undefined ? {} : { tool }),
+      ...(note === undefined ? {} : { note }),
+      ...(move === undefined ? {} : { move }),
+      ...(out === undefined ? {} : { out }),
+    };
+  });
 }
 
 /**
@@ -85,6 +113,22 @@ function undo(record: JobRecord, event: Extract<JobEvent, { type: 'undone' }>): 
   }
 }
 
+/** A move reads otherwise from when it was made on, with all that followed; what then held it still holds. */
+function correct(record: JobRecord, event: Extract<BenchEvent, { type: 'move.corrected' }>): JobRecord {
+  step(record.state, event);
+  const at = record.events.findIndex((e) => e.id === event.move);
+  const { kind } = apart({ ...event, type: 'move.recorded', move: undefined } as unknown as BenchEvent);
+  const { move: _which, type: _type, id: _id, at: _at, by: _by, ...payload } = event;
+  const meta = record.events[at] as JobEvent;
+  if (kind.admit !== 'always') kind.admit(fold(record.events.slice(0, at)).state, payload, meta);
+  try {
+    return fold([...record.events, event]);
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error;
+    throw new Refusal(`It cannot read so: a later entry needs it as it was (${error.message})`, '/text');
+  }
+}
+
 /** Whether an `undone` entry itself still counts. */
 function counts(events: JobEvent[], id: string): boolean {
   return !events.some((e) => e.type === 'undone' && e.event === id && counts(events, e.id));
@@ -108,6 +152,7 @@ export function judge(record: JobRecord | null, event: JobEvent): JobRecord {
   demand(event.type !== 'job.opened', 'this job is open already', '/type');
   demand(!record.events.some((e) => e.id === event.id), 'that entry is there already', '/id');
   if (event.type === 'undone') return undo(record, event);
+  if (event.type === 'move.corrected') return correct(record, event);
   const next = step(record.state, event);
   const { kind, payload, meta } = apart(event);
   if (kind.admit !== 'always') kind.admit(record.state, payload, meta);

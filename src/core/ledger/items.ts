@@ -1,24 +1,11 @@
+import { PLACE_KINDS, type Place, type PlaceKind, THING_KINDS, type ThingKind } from '../line';
 import type { WayBackNote } from '../unit';
+import type { JointId } from './joints';
 
-export const ITEM_KINDS = ['fastener', 'plug', 'part', 'tie', 'tape', 'media', 'change'] as const;
-export type ItemKind = (typeof ITEM_KINDS)[number];
+export { PLACE_KINDS, type Place, type PlaceKind };
 
-/** Places a thing is kept while it is off. */
-export const PLACE_KINDS = [
-  'cup',
-  'bag',
-  'left in the part',
-  'in its own hole',
-  'taped to the photo',
-  'shelf',
-] as const;
-export type PlaceKind = (typeof PLACE_KINDS)[number];
-
-export interface Place {
-  kind: PlaceKind;
-  /** number or name of the cup, bag or shelf */
-  label?: string;
-}
+export const ITEM_KINDS = THING_KINDS;
+export type ItemKind = ThingKind;
 
 /** States of a thing that still counts as off the unit. */
 export const OFF_STATES = ['off', 'aside', 'in its own hole'] as const;
@@ -54,7 +41,11 @@ export interface ItemDraft {
   /** where it came from */
   from?: string;
   contacts?: number;
+  /** wires of its lead, where they are fewer than its contacts */
+  wires?: number;
   latch?: boolean;
+  /** how it is held */
+  joint?: JointId;
   place: Place;
   state?: OffState;
   undoneBy?: UndoneBy;
@@ -83,6 +74,10 @@ export interface Item extends ItemDraft {
   missing?: number;
   /** new in this job: fitted at Swap, or going in for one that was written off */
   fresh?: boolean;
+  /** put together for the first time: nothing came off for it */
+  assembly?: boolean;
+  /** a thing that is new every time: new ones went in, or why the old ones did */
+  once?: string;
   /** what goes in under this name for the one that was written off */
   replacement?: string;
   /** what is different when it goes back */
@@ -166,7 +161,7 @@ export function owed(item: Item): string | null {
     if (item.kind === 'plug') return `${what} is plugged but not proven`;
     return `${n} × ${what} ${state}, not tight`;
   }
-  if (item.fresh && !item.proof) return `${what} is in but not proven`;
+  if (item.fresh && isProvable(item.kind) && !item.proof) return `${what} is in but not proven`;
   return null;
 }
 

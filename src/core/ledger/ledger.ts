@@ -18,6 +18,7 @@ export interface LedgerMove {
   text: string;
   item?: string;
   sideUp?: string;
+  on?: string;
 }
 
 /** Everything that is off the unit, where it is, and what may close. */

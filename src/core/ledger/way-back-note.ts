@@ -21,6 +21,20 @@ export function backWords(note: WayBackNote): string {
 }
 
 /**
+ * Notes how a thing that is new every time went in.
+ *
+ * @param ledger before
+ * @param id item
+ * @param once what went in, or why the old one did
+ * @returns the ledger with the words
+ * @example onceSaid(ledger, screws, 'new ones')
+ */
+export const onceSaid = (ledger: Ledger, id: string, once: string): Ledger => ({
+  ...ledger,
+  items: ledger.items.map((i) => (i.id === id ? { ...i, once } : i)),
+});
+
+/**
  * Notes on an item what is different when it goes back. A new one every time is owed as a write-off.
  *
  * @param ledger before

@@ -1,16 +1,29 @@
 import { closeRefusals } from './close';
 import { belongsToCover } from './cover';
-import { type BackState, type Item, type ItemKind, JOURNEYS, placeWords, specOf, tally } from './items';
+import {
+  type BackState,
+  type Item,
+  type ItemKind,
+  isProvable,
+  JOURNEYS,
+  placeWords,
+  specOf,
+  tally,
+} from './items';
+import { joint } from './joints';
 import type { Cover, Ledger } from './ledger';
 import { backWords } from './way-back-note';
 
 /** One thing still to do on the way back. */
 export interface WayBackStep {
-  kind: 'return' | 'prove' | 'count' | 'close';
+  kind: 'return' | 'prove' | 'count' | 'close' | 'turn';
   item?: Item;
   cover?: Cover;
   /** state the item goes to next */
   to?: BackState;
+  /** side that is turned up, and the step that asks for it */
+  side?: string;
+  before?: string;
   /** pieces still to go */
   left: number;
   text: string;
@@ -29,14 +42,29 @@ export const PROOFS: Record<ItemKind, readonly string[]> = {
   change: ['as it was'],
 };
 
+/**
+ * How a thing is shown to be home: a lead by how it is held, all else by its kind.
+ *
+ * @param item from the tray
+ * @returns acts, in words
+ * @example proofsOf({ kind: 'plug', joint: 'ring' })[0] // 'screw tight, ring does not turn'
+ */
+export const proofsOf = (item: Pick<Item, 'kind' | 'joint' | 'wires' | 'contacts'>): readonly string[] => {
+  const held = item.kind === 'plug' || item.joint ? joint(item.joint).proofs : PROOFS[item.kind];
+  const seated = item.wires ? [`${item.wires} wires in ${item.contacts ?? 'its'} contacts, each seated`] : [];
+  return [...held, ...seated];
+};
+
 /** The step an item waits for, or null when it is home. */
 function stepOf(item: Item): WayBackStep | null {
   const t = tally(item);
   if ((item.undoneBy === 'nothing' || item.old) && t.off > 0) return null;
   if (item.count === null) return { kind: 'count', item, left: 1, text: `Count ${specOf(item)}` };
-  const left = t.off + (item.by.loose ?? 0) + (item.by['half tight'] ?? 0);
-  if (left > 0) {
-    const many = t.taken > 1 ? `${left} × ` : '';
+  const lost = item.missing ?? 0;
+  const toGo = t.off + (item.by.loose ?? 0) + (item.by['half tight'] ?? 0);
+  const left = toGo - lost;
+  if (toGo > 0) {
+    const many = t.taken > 1 ? `${left > 0 ? left : lost} × ` : '';
     const verb =
       item.kind === 'fastener'
         ? 'Screw in'
@@ -50,37 +78,49 @@ function stepOf(item: Item): WayBackStep | null {
       item,
       to: JOURNEYS[item.kind].back,
       left,
-      text: `${verb} ${many}${specOf(item)}${item.from ? `, ${item.from}` : ''}`,
+      text:
+        left > 0
+          ? `${verb} ${many}${specOf(item)}${item.from ? `, ${item.from}` : ''}`
+          : `Find ${many}${specOf(item)}${item.from ? `, ${item.from}` : ''}`,
       note: [
         item.undoneBy === 'replaced by'
           ? 'new one: write the old one off'
           : t.off > 0
             ? (item.replacement ?? placeWords(item.place))
             : 'in, not tight yet',
+        lost ? `${lost} cannot be found: found again, or written off` : '',
+        item.joint && item.joint !== 'plug' ? joint(item.joint).on : '',
         item.back ? backWords({ ...item.back, fresh: false }) : '',
       ]
         .filter(Boolean)
         .join('; '),
     };
   }
-  if ((item.kind === 'plug' && (item.by.plugged ?? 0) > 0) || (item.fresh && !item.proof)) {
+  if (
+    (item.kind === 'plug' && (item.by.plugged ?? 0) > 0) ||
+    (item.fresh && !item.proof && isProvable(item.kind))
+  ) {
     return {
       kind: 'prove',
       item,
       left: 1,
       text: `Prove ${specOf(item)}`,
-      note: PROOFS[item.kind].join(', '),
+      note: proofsOf(item).join(', '),
     };
   }
   return null;
 }
 
 /** What tells one step from another, while the tray changes under it. */
-export const stepKey = (s: WayBackStep): string => `${s.item?.id ?? s.cover?.id ?? ''} ${s.kind}`;
+export const stepKey = (s: WayBackStep): string => `${s.item?.id ?? s.cover?.id ?? s.before ?? ''} ${s.kind}`;
 
 /** Last off, first on; but a cover goes on before its own screws, even where they were recorded late. */
 function homeward(ledger: Ledger): Item[] {
-  const order = [...ledger.items].reverse();
+  // What is put together for the first time goes in as it was named, before what came off.
+  const order = [
+    ...ledger.items.filter((i) => i.assembly),
+    ...ledger.items.filter((i) => !i.assembly).reverse(),
+  ];
   for (const cover of ledger.covers) {
     const at = order.findIndex((i) => i.cover === cover.id);
     if (at < 0) continue;

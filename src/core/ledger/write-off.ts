@@ -78,7 +78,7 @@ export function inItsPlace(
     '/goesIn',
   );
   const { cover, ...gone } = old;
-  const { kind, name, from, contacts, latch, inside, within, place } = old;
+  const { kind, name, from, contacts, wires, latch, joint, inside, within, place } = old;
   const item: Item = {
     kind,
     name,
@@ -93,7 +93,9 @@ export function inItsPlace(
     fresh: true,
     ...(from ? { from } : {}),
     ...(contacts ? { contacts } : {}),
+    ...(wires ? { wires } : {}),
     ...(latch ? { latch } : {}),
+    ...(joint ? { joint } : {}),
     ...(within ? { within } : {}),
     ...(cover ? { cover } : {}),
   };

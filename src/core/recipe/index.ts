@@ -1,4 +1,5 @@
 export { type Alternative, alternatives } from './alternatives';
+export { withWayIn } from './kept';
 export { recipeOf, toolOf } from './recipe';
 export { type Doing, overlapped, type Spent, spend } from './spend';
 export { type WayHome, wayHome } from './way-home';

@@ -1,6 +1,7 @@
 import { workOf } from '../hazard';
 import { effective, type JobEvent, type JobState } from '../job';
 import { coverOf, holds, type ItemDraft } from '../ledger';
+import { takesOff } from '../line';
 import type { MapMove } from '../unit';
 
 /** Minutes of a move by what it takes off. Common practice, no source. */
@@ -26,13 +27,14 @@ export const toolOf = (item: ItemDraft): string | null =>
       ? 'side cutter'
       : null;
 
-function usual(item: ItemDraft): number {
+function usual(item: ItemDraft | null): number {
+  if (!item) return OTHER_MINUTES;
   const each = MINUTES[item.kind] ?? OTHER_MINUTES;
   return Number((item.kind === 'fastener' ? each * (item.count ?? 4) : each).toFixed(2));
 }
 
 /** The time since the entry before, when it can have been spent on the move; else what is usual. */
-function spent(at: string, before: string | undefined, item: ItemDraft): number {
+function spent(at: string, before: string | undefined, item: ItemDraft | null): number {
   const took = before ? (Date.parse(at) - Date.parse(before)) / 60_000 : 0;
   return took >= 0.05 && took <= LONGEST_MOVE ? Number(took.toFixed(2)) : usual(item);
 }
@@ -64,30 +66,37 @@ export function recipeOf(state: JobState, events: JobEvent[]): MapMove[] {
     if (e.type === 'part.removed' || e.type === 'remedy.done') break;
     if (e.type === 'move.recorded') {
       if (e.sideUp) sideUp = e.sideUp;
-      if (e.item) {
+      if (e.item || (!e.sideUp && !takesOff(e.verb))) {
         const id = `m${moves.length + 1}`;
-        const cover = e.item.kind === 'part' ? coverOf(e.item.name, state.map.access) : undefined;
+        const cover = e.item?.kind === 'part' ? coverOf(e.item.name, state.map.access) : undefined;
         const access = state.map.access.find((a) => a.id === cover);
         const under = lifted ? [lifted] : [];
         const held = access ? moves.filter((m) => holds(froms.get(m.id), access)).map((m) => m.id) : [];
-        // Where no screw says that it came from this cover, everything since the last one held it.
-        const since = moves.slice(moves.findIndex((m) => m.id === lifted) + 1).map((m) => m.id);
-        const after = [...new Set([...under, ...(cover ? (held.length ? held : since) : [])])];
+        // Where no screw says that it came from this cover, everything since the last one held it; heat and
+        // the like were for what came after them.
+        const late = moves.slice(moves.findIndex((m) => m.id === lifted) + 1);
+        const since = late.map((m) => m.id);
+        const worked = late.filter((m) => !froms.has(m.id)).map((m) => m.id);
+        const mine = held.length ? [...held, ...worked] : since;
+        const after = [...new Set([...under, ...(cover ? mine : worked)])];
         moves.push({
           id,
           text: e.text,
-          tool: toolOf(e.item),
+          tool: e.tool ?? (e.item ? toolOf(e.item) : null),
           sideUp,
-          minutes: spent(e.at, before, e.item),
+          minutes: e.minutes ?? spent(e.at, before, e.item),
           ...(after.length ? { after } : {}),
           ...(access ? { opens: access.id } : {}),
           ...differs(state, e.id),
         });
-        froms.set(id, e.item.from);
+        if (e.item) froms.set(id, e.item.from);
         if (cover) lifted = id;
       }
     }
     before = e.at;
   }
-  return moves;
+  // What comes after the last cover is done for the part that was planned.
+  const last = moves.findLastIndex((m) => m.opens);
+  const { plan } = state;
+  return moves.map((m, k) => (k > last && plan?.element ? { ...m, reaches: [plan.element] } : m));
 }

@@ -1,5 +1,5 @@
 import type { JobState } from '../job';
-import { type Item, type Ledger, stepKey, type WayBackStep, wayBack } from '../ledger';
+import { AS_IT_STOOD, type Item, sidesOf, stepKey, type WayBackStep, wayBack } from '../ledger';
 import { order } from '../order';
 import { Refusal } from '../refusal';
 import { toolOf } from './recipe';
@@ -7,7 +7,13 @@ import { type Doing, overlapped, type Spent, spend } from './spend';
 import { FLIP_MINUTES, TOOL_MINUTES } from './way-in';
 
 /** Minutes of one step of the way back, per piece. Common practice, no source. */
-const MINUTES: Record<WayBackStep['kind'], number> = { return: 1, prove: 0.3, count: 0.5, close: 0.1 };
+const MINUTES: Record<WayBackStep['kind'], number> = {
+  return: 1,
+  prove: 0.3,
+  count: 0.5,
+  close: 0.1,
+  turn: FLIP_MINUTES,
+};
 const SCREW_MINUTES = 0.4;
 const PLUG_MINUTES = 0.5;
 const CHANGE = { tool: TOOL_MINUTES, flip: FLIP_MINUTES };
@@ -29,17 +35,6 @@ export interface WayHome {
 
 /** Under this nothing is proposed: it would be spent on reading it. */
 const WORTH_MINUTES = 0.5;
-
-/** Side that was up when each thing came off. */
-function sidesOf(ledger: Ledger): Map<string, string | null> {
-  const sides = new Map<string, string | null>();
-  let side: string | null = null;
-  for (const m of ledger.moves) {
-    if (m.sideUp) side = m.sideUp;
-    if (m.item) sides.set(m.item, side);
-  }
-  return sides;
-}
 
 function minutesOf({ kind, item, left }: WayBackStep): number {
   if (kind !== 'return' || !item) return MINUTES[kind];
@@ -171,7 +166,8 @@ export function wayHome(state: JobState, timeLimitMs = 200): WayHome {
   const byKey = new Map(strict.map((s) => [stepKey(s), s]));
   const words = new Map(strict.map((s) => [stepKey(s), s.text]));
   const byId = new Map(list.map((d) => [d.id, d]));
-  const sideUp = state.ledger.sideUp ?? null;
+  const up = state.ledger.sideUp;
+  const sideUp = up === undefined || up === AS_IT_STOOD ? null : up;
   const start = { tool: null, sideUp };
   const strictSpent = spend(list, start, CHANGE);
   const none: WayHome = {

@@ -92,8 +92,13 @@ export function wayIn(state: JobState, timeLimitMs = 300): WayIn | null {
   const wanted = needed.length ? needed : state.map.access.map((a) => a.id);
   const open = new Set(openAccess(state));
   const left = wanted.filter((id) => !open.has(id));
-  const goal = left.flatMap((id) => moves.find((m) => m.opens === id)?.id ?? []);
-  if (moves.length === 0 || goal.length < left.length) return null;
+  const covers = left.flatMap((id) => moves.find((m) => m.opens === id)?.id ?? []);
+  // Past the last cover: what is done for the planned element itself, until it is out or mended.
+  const element = state.out || state.fix ? undefined : state.plan?.element;
+  const followed = new Set(state.followed);
+  const deeper = moves.filter((m) => element && m.reaches?.includes(element) && !followed.has(m.id));
+  const goal = [...covers, ...deeper.map((m) => m.id)];
+  if (moves.length === 0 || (left.length > 0 && covers.length === 0)) return null;
   const sideUp = state.ledger.moves.findLast((m) => m.sideUp)?.sideUp ?? null;
   const lastDone = moves.find((m) => m.id === state.followed.at(-1));
   const start = { tool: lastDone?.tool ?? null, sideUp };

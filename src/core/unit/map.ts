@@ -151,6 +151,8 @@ export interface MapMove {
   handsOff?: number;
   /** what is different when it is made good again */
   back?: WayBackNote;
+  /** elements that it is done for, beyond the covers over them */
+  reaches?: string[];
   only?: Only;
 }
 
@@ -215,12 +217,16 @@ export interface PowerDownStep {
 }
 
 export const TELL_MUSTS = ['told', 'allow'] as const;
+/** Before what somebody has to know, in the order of the work. */
+export const TELL_BEFORES = ['opening', 'test', 'hand over'] as const;
 
 /** Somebody who has to be told of a test, or has to allow it. */
 export interface Party {
   id: string;
   who: string;
   must: (typeof TELL_MUSTS)[number];
+  /** the first cover when absent */
+  before?: (typeof TELL_BEFORES)[number];
   why?: string;
 }
 

@@ -9,6 +9,7 @@ import {
   MOVE_WORKS,
   type OwnCheck,
   REMEDY_KINDS,
+  TELL_BEFORES,
   TELL_MUSTS,
   type UnitMap,
 } from './map';
@@ -198,6 +199,7 @@ export const UnitMapSchema = closed(
           caution: Type.Optional(Line),
           works: Type.Optional(oneOf(MOVE_WORKS)),
           handsOff: Type.Optional(Minutes),
+          reaches: Type.Optional(Type.Array(Name, { maxItems: 50 })),
           back: Type.Optional(WayBackNoteSchema),
           ...OnlyIn,
         }),
@@ -210,9 +212,18 @@ export const UnitMapSchema = closed(
     ),
     firstLead: Type.Optional(oneOf(FIRST_LEADS)),
     parties: Type.Optional(
-      Type.Array(closed({ id: Name, who: Line, must: oneOf(TELL_MUSTS), why: Type.Optional(Line) }), {
-        maxItems: 20,
-      }),
+      Type.Array(
+        closed({
+          id: Name,
+          who: Line,
+          must: oneOf(TELL_MUSTS),
+          before: Type.Optional(oneOf(TELL_BEFORES)),
+          why: Type.Optional(Line),
+        }),
+        {
+          maxItems: 20,
+        },
+      ),
     ),
     extra: Type.Optional(Type.Record(Type.String(), Type.Unknown())),
   },

@@ -91,7 +91,15 @@ export const hearingLoop: UnitMap = {
     },
   ],
   faces: hearingLoopFaces,
-  parties: [{ id: 'hall', who: 'ticket hall', must: 'told', why: 'the tone is heard in every hearing aid' }],
+  parties: [
+    {
+      id: 'hall',
+      who: 'ticket hall',
+      must: 'told',
+      before: 'test',
+      why: 'the tone is heard in every hearing aid',
+    },
+  ],
   channels: [
     { id: 'left', name: 'left loop', elements: ['W7', 'A3', 'L1'] },
     { id: 'right', name: 'right loop', elements: ['W8', 'A5', 'L2'] },

@@ -200,7 +200,13 @@ export const photoPrinter: UnitMap = {
     { id: 'switch', text: 'Switch at the rear to 0, lamp out' },
   ],
   parties: [
-    { id: 'arcade', who: 'arcade staff', must: 'told', why: 'a strip printed in a test takes no coin' },
+    {
+      id: 'arcade',
+      who: 'arcade staff',
+      must: 'told',
+      before: 'test',
+      why: 'a strip printed in a test takes no coin',
+    },
   ],
   headers: [
     header('J1', '+24V; GND', { x: 12, y: 8 }, { landmark: 'lower left, by the fuse' }),

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { recipeOf } from '../../core/recipe';
+import { recipeOf, withWayIn } from '../../core/recipe';
 import type { UnitMap } from '../../core/unit';
 import { Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
@@ -37,7 +37,7 @@ export function KeepWayIn() {
       const sent = await send<{ version: number }>('/api/units', {
         id: now.id,
         version: now.version,
-        map: { ...now.map, ...(moves.length ? { moves } : {}), ...(drawn ? { faces } : {}) },
+        map: { ...withWayIn(now.map, job, moves), ...(drawn ? { faces } : {}) },
         ...(now.place ? { place: now.place } : {}),
       });
       if (sent.ok) setSaid(`kept on the map, version ${sent.data.version}`);

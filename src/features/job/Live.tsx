@@ -1,6 +1,7 @@
 import { liveLines } from '../../core/hazard';
-import { openAccess } from '../../core/job';
+import { inUseWords, openAccess, USES } from '../../core/job';
 import { formatReading } from '../../core/unit';
+import { Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { HazardGlyph } from '../../ui/HazardGlyph';
 import { TickBox } from '../../ui/Signs';
@@ -10,12 +11,13 @@ const SHOWN = 3;
 
 /** What is live now, in every view of a job. It says what was read and when, never that a thing is harmless. */
 export function Live() {
-  const { job } = useJob();
+  const { job, record } = useJob();
   const lines = liveLines(job.map.hazards, job.hazards, openAccess(job));
   const live = lines.filter((l) => l.state.status === 'live');
   const unknown = lines.filter((l) => l.state.status === 'unknown');
-  const look = live.length ? '' : unknown.length ? 'unknown' : 'none';
-  const title = live.length ? 'Live now' : unknown.length ? 'Not known yet' : 'Nothing live is known';
+  const look = live.length || job.inUse.length ? '' : unknown.length ? 'unknown' : 'none';
+  const title =
+    live.length || job.inUse.length ? 'Live now' : unknown.length ? 'Not known yet' : 'Nothing live is known';
   return (
     <section className={`live ${look}`} aria-label="Live now" aria-live="polite">
       <h2>{title}</h2>
@@ -47,6 +49,14 @@ export function Live() {
           </li>
         ))}
       </ul>
+      {job.inUse.map((u) => (
+        <p key={u.id} className="flex flex-wrap gap-2 items-center text-[14px]">
+          <b className="text-brick">{inUseWords(u)}</b>
+          <Second small onClick={() => record('use.ended', { use: u.id })}>
+            {USES[u.use].ends}
+          </Second>
+        </p>
+      ))}
       {lines.length > SHOWN && <p className="text-[13px]">and {lines.length - SHOWN} more</p>}
     </section>
   );

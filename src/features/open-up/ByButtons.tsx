@@ -1,13 +1,15 @@
 import { useState } from 'react';
+import { DRIVES } from '../../core/line';
 import { Second } from '../../ui/Action';
 import { Choices, SelectField, TextField } from '../../ui/Field';
 import { useJob } from '../job/use-job';
-import { freeCup } from './EntryLine';
+import { freeCup } from './free-cup';
 
-const THREADS = ['M2', 'M2.5', 'M3', 'M4', 'M5', '6-32'];
-const LENGTHS: Record<string, string[]> = { '6-32': ['1/4', '5/16', '3/8', '1/2'] };
-const METRIC = ['4', '5', '6', '8', '10', '12', '14', '16', '20'];
-const DRIVES = ['PH1', 'PH2', 'PH0', 'T8', 'T10', 'T20', 'HEX2.5', 'SL5'];
+const THREADS = ['M1.6', 'M2', 'M2.5', 'M3', 'M4', 'M5', 'M6', 'M8', '4-40', '6-32', '8-32', '1/4-20'];
+const INCHES = ['1/8', '3/16', '1/4', '5/16', '3/8', '1/2', '5/8', '3/4', '1'];
+const METRIC = ['3', '4', '5', '6', '8', '10', '12', '14', '16', '20', '25', '30', '40'];
+const lengthsOf = (thread: string) => (thread.includes('-') ? INCHES : METRIC);
+const SIZES = DRIVES.flatMap((d) => d.sizes.map((s) => `${d.id}${s}`));
 
 /** The same move without typing: every tap writes into the line above, where it is read back. */
 export function ByButtons({ onText }: { onText(t: string): void }) {
@@ -23,14 +25,14 @@ export function ByButtons({ onText }: { onText(t: string): void }) {
   const target = from.trim() || covers[0] || 'cover';
 
   const line: Record<string, string> = {
-    screws: `${count} x ${thread}x${length} ${drive} ${target} > cup ${cup.label}`,
+    screws: `${count} x ${thread}x${length} ${drive.replace('HEX', 'hex ')} ${target} > cup ${cup.label}`,
     plug: `unplug ${from.trim() || 'J1'}`,
     cover: `lift ${target} > shelf`,
     tie: `cut tie ${from.trim() || 'W1'}`,
     tape: `peel tape ${from.trim() || 'W1'}`,
     flip: `flip ${from.trim() || 'bottom'}`,
   };
-  const lengths = LENGTHS[thread] ?? METRIC;
+  const lengths = lengthsOf(thread);
   return (
     <section className="grid gap-3 content-start" aria-label="By buttons">
       <Choices
@@ -75,7 +77,7 @@ export function ByButtons({ onText }: { onText(t: string): void }) {
               value={thread}
               onChange={(e) => {
                 setThread(e.target.value);
-                setLength((LENGTHS[e.target.value] ?? METRIC)[0] as string);
+                setLength(lengthsOf(e.target.value)[2] as string);
               }}
             >
               {THREADS.map((t) => (
@@ -92,7 +94,7 @@ export function ByButtons({ onText }: { onText(t: string): void }) {
               ))}
             </SelectField>
             <SelectField label="Driver" value={drive} onChange={(e) => setDrive(e.target.value)}>
-              {DRIVES.map((t) => (
+              {SIZES.map((t) => (
                 <option key={t}>{t}</option>
               ))}
             </SelectField>

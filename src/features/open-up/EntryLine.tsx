@@ -1,175 +1,73 @@
 import { useMemo, useRef, useState } from 'react';
-import { isPlannedPart } from '../../core/job';
-import {
-  type Item,
-  lookAlike,
-  looseNow,
-  type Place,
-  placeWords,
-  type QuickLine,
-  readLine,
-  specOf,
-} from '../../core/ledger';
+import { joint, jointFrom, type LedgerMove, looseNow } from '../../core/ledger';
 import { Action, Second } from '../../ui/Action';
-import { Wrong } from '../../ui/Field';
-import { NotEqual, Warn } from '../../ui/Signs';
+import { SelectField, Wrong } from '../../ui/Field';
+import { Warn } from '../../ui/Signs';
 import type { Refused } from '../job/store';
-import { ItemPicture } from '../job/Tray';
 import { useJob } from '../job/use-job';
 import { usePlug } from '../job/use-plug';
-
-/** The next cup that holds nothing. */
-export function freeCup(items: Item[]): Place {
-  const used = new Set(items.filter((i) => i.place.kind === 'cup').map((i) => i.place.label));
-  let n = 1;
-  while (used.has(String(n))) n++;
-  return { kind: 'cup', label: String(n) };
-}
-
-const Cell = ({
-  label,
-  children,
-  note,
-}: {
-  label: string;
-  children: React.ReactNode;
-  note?: React.ReactNode;
-}) => (
-  <div className="pr-4 pl-4 first:pl-0 border-l border-rule first:border-l-0 grid gap-1 content-start min-w-0">
-    <span className="note text-[13px]!">{label}</span>
-    <span className="text-[20px] leading-[1.15] font-[650] flex items-center gap-2 min-h-[30px]">
-      {children}
-    </span>
-    {note && <span className="text-[14px] leading-[1.2]">{note}</span>}
-  </div>
-);
-
-const SIZE: Record<string, string> = {
-  PH: 'cross',
-  PZ: 'cross with ticks',
-  SL: 'slot',
-  HEX: 'hex',
-  T: 'six-lobe',
-  SQ: 'square',
-  Y: 'three wings',
-};
-const driveWords = (d: string) => Object.entries(SIZE).find(([k]) => d.startsWith(k))?.[1] ?? '';
-
-/** How the line was read, field by field, and what it could be taken for. */
-function Reading({ line, items, loose }: { line: QuickLine; items: Item[]; loose: Item[] }) {
-  const { item } = line;
-  const twin = item && items.find((i) => lookAlike(i, item));
-  const like = twin && item ? lookAlike(twin, item) : null;
-  return (
-    <div className="flex flex-wrap gap-y-2 items-stretch px-4 py-2 min-h-[92px]">
-      {item ? (
-        <>
-          <Cell label="how many" note={item.count === null ? 'count before the close' : undefined}>
-            {item.count ?? 'several'}
-          </Cell>
-          <Cell
-            label="what"
-            note={[
-              item.head && `${item.head} head`,
-              item.contacts && `${item.contacts} contacts`,
-              item.latch && 'latched',
-            ]
-              .filter(Boolean)
-              .join(', ')}
-          >
-            <span className="max-h-[30px] overflow-hidden">
-              <ItemPicture item={{ ...item, count: 0 }} />
-            </span>
-            {item.kind === 'fastener' && item.thread ? specOf({ ...item, drive: '' }) : item.name}
-          </Cell>
-          {item.drive && (
-            <Cell label="driver" note={driveWords(item.drive)}>
-              {item.drive}
-            </Cell>
-          )}
-          {item.kind === 'fastener' && (
-            <Cell label="from" note={item.from ? '' : 'say where, it finds its way home'}>
-              {item.from ?? <span className="text-bark-2">not said</span>}
-            </Cell>
-          )}
-          <Cell label="kept">{placeWords(item.place)}</Cell>
-        </>
-      ) : line.sideUp ? (
-        <>
-          <Cell label="flip">{line.sideUp} up</Cell>
-          {loose.length > 0 && (
-            <p className="border border-ochre bg-ochre-wash px-3 py-2 text-[14px] self-center" role="status">
-              <b>Before you turn it:</b>{' '}
-              {loose
-                .map((i) => `${specOf(i)} ${(i.by.loose ?? 0) > 0 ? 'loose' : placeWords(i.place)}`)
-                .join(', ')}
-            </p>
-          )}
-        </>
-      ) : (
-        <p className="note self-center">
-          One line per move: <span className="mono text-bark">4 x M3x8 PH1 rear cover &gt; cup 3</span>,{' '}
-          <span className="mono text-bark">unplug J7 24p latch</span>,{' '}
-          <span className="mono text-bark">lift shield</span>,{' '}
-          <span className="mono text-bark">flip bottom</span>.
-        </p>
-      )}
-      {line.unknown.length > 0 && (
-        <div className="border border-ochre bg-ochre-wash text-ochre px-3 py-1 ml-auto text-[14px]">
-          <b>Not understood</b>
-          <span className="block text-bark mono">{line.unknown.join(' ')}</span>
-          <span className="block text-bark">kept as text</span>
-        </div>
-      )}
-      {like && twin && item && (
-        <div className="border border-ochre bg-ochre-wash px-3 py-2 ml-auto max-w-[330px]">
-          <b className="flex gap-2 items-center text-ochre">
-            <NotEqual /> Twin of {twin.place.kind} {twin.place.label}
-          </b>
-          <span className="text-[14px] leading-[1.25] block">
-            {specOf(twin)} there, {specOf(item)} here.{' '}
-            {like.differs === 'length'
-              ? `In the wrong hole it reaches ${Number(like.protrusionMm.toFixed(2))} mm further.`
-              : 'Near thread: it starts, then strips.'}
-          </span>
-        </div>
-      )}
-    </div>
-  );
-}
+import { Reading } from './Reading';
+import { SCREWS_GO, type ScrewsGo, useLine } from './use-line';
 
 /** The quick line: one move as a technician jots it, read as it is typed. */
 export function EntryLine({
   text,
   onText,
   beside,
+  correcting,
+  onCorrected,
 }: {
   text: string;
   onText(t: string): void;
   /** another action leads, and the line is for what is otherwise */
   beside: boolean;
+  /** a move that was written down wrongly and is said anew */
+  correcting: LedgerMove | undefined;
+  onCorrected(): void;
 }) {
   const { job, record } = useJob();
+  const { names, read, say, go, setGo } = useLine();
   const [wrong, setWrong] = useState<Refused | null>(null);
+  const [shown, setShown] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const { items } = job.ledger;
-  const line = useMemo(() => readLine(text, freeCup(items)), [text, items]);
-  const known = usePlug(line.item?.kind === 'plug' ? line.item.name : undefined);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what reads changes with names and place, which are watched
+  const line = useMemo(() => read(text), [text, names, go, items]);
+  const plugs = line.item?.kind === 'plug' ? line.item.name : undefined;
+  const known = usePlug(plugs);
+  const held = plugs ? joint(jointFrom([known?.latch, line.verb, plugs]).id) : null;
+  const nameOf = (id: string) => {
+    const n = names.find((x) => x.id === id);
+    return n?.kind === 'cover' || n?.kind === 'thing' ? n.name : id;
+  };
+  const asked = line.doubtful.length > 0 && shown === text;
+  const done = (refused: Refused | null, left = '') => {
+    setWrong(refused);
+    if (refused) onText(left || text);
+    else {
+      onText('');
+      setShown(null);
+      onCorrected();
+    }
+    input.current?.focus();
+  };
   const submit = (e: React.FormEvent) => {
     e.preventDefault();
-    if (!line.item && !line.sideUp) {
-      setWrong({ reason: 'Say what came off, such as: unplug J7', path: '' });
-      return;
+    // What is doubtful is shown once, and taken the second time.
+    if (line.doubtful.length > 0 && !asked) return setShown(text);
+    if (!correcting) {
+      const { refused, left } = say(line);
+      return done(refused, left);
     }
-    const refused = record('move.recorded', {
-      verb: line.verb,
-      text: text.trim(),
-      item: line.item,
-      ...(isPlannedPart(job, line.item) ? { out: true } : {}),
-      ...(line.sideUp ? { sideUp: line.sideUp } : {}),
-    });
-    setWrong(refused);
-    if (!refused) onText('');
+    const { moves } = line;
+    const [move] = moves;
+    if (!move || moves.length > 1)
+      return setWrong({ reason: 'A move is corrected to one move, such as: unplug J7', path: '' });
+    done(record('move.corrected', { ...move, move: correcting.id }));
+  };
+  const means = (said: string, at: number, id: string) => {
+    record('name.learned', { said, means: id });
+    onText(text.slice(0, at) + nameOf(id) + text.slice(at + said.length));
     input.current?.focus();
   };
   return (
@@ -187,6 +85,11 @@ export function EntryLine({
               onText(e.target.value);
               setWrong(null);
             }}
+            onKeyDown={(e) => {
+              if (e.key !== 'Escape') return;
+              if (correcting) onCorrected();
+              e.currentTarget.blur();
+            }}
             autoComplete="off"
             spellCheck={false}
             enterKeyHint="done"
@@ -194,18 +97,52 @@ export function EntryLine({
         </label>
         {beside ? (
           <Second type="submit" keyName="Enter">
-            Record
+            {correcting ? 'Correct' : 'Record'}
           </Second>
         ) : (
           <Action type="submit" keyName="Enter">
-            Record
+            {correcting ? 'Correct' : 'Record'}
           </Action>
         )}
       </div>
+      {correcting && (
+        <p className="px-4 pt-2 flex gap-3 items-center text-[15px]" role="status">
+          <span>
+            Correcting <b className="mono">{correcting.text}</b>: all that followed from it follows the new
+            words.
+          </span>
+          <Second small onClick={onCorrected}>
+            Leave it as it was
+          </Second>
+        </p>
+      )}
+      {asked && (
+        <div className="mx-4 mt-2 border border-ochre bg-ochre-wash px-3 py-2 grid gap-2" role="status">
+          {line.doubtful.map((d) => (
+            <p key={d.at} className="flex flex-wrap gap-2 items-center">
+              <span>
+                <b className="mono">{d.text}</b>{' '}
+                {d.nearest.length ? 'is nothing of this unit. Did you mean' : 'was not understood.'}
+              </span>
+              {d.nearest.map((id) => (
+                <Second key={id} small onClick={() => means(d.text, d.at, id)}>
+                  {nameOf(id)}
+                </Second>
+              ))}
+            </p>
+          ))}
+          <p className="note">Enter again takes the line as it is read below.</p>
+        </div>
+      )}
       {beside && !text.trim() ? (
         <div className="h-2" />
       ) : (
         <Reading line={line} items={items} loose={looseNow(job.ledger)} />
+      )}
+      {held && held.id !== 'plug' && (
+        <p className="px-4 pb-2 text-[15px]">
+          {held.id}: {held.off}.
+        </p>
       )}
       {known && (known.label || known.mark) && (
         <p className="px-4 pb-2 flex gap-2 text-ochre font-[600]">
@@ -230,6 +167,21 @@ export function EntryLine({
       {wrong && (
         <div className="px-4 pb-2">
           <Wrong>{wrong.reason}</Wrong>
+        </div>
+      )}
+      {!beside && (
+        <div className="px-4 pb-2 max-w-[300px]">
+          <SelectField
+            label="Screws without a place go"
+            value={go}
+            onChange={(e) => setGo(e.target.value as ScrewsGo)}
+          >
+            {Object.entries(SCREWS_GO).map(([id, words]) => (
+              <option key={id} value={id}>
+                {words}
+              </option>
+            ))}
+          </SelectField>
         </div>
       )}
     </form>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { handHeldBy, isPlannedPart } from '../../core/job';
+import { handHeldBy } from '../../core/job';
 import { backWords, type QuickLine, readLine, specOf } from '../../core/ledger';
 import type { WayIn } from '../../core/recipe';
 import type { MapMove } from '../../core/unit';
@@ -8,6 +8,7 @@ import { Wrong } from '../../ui/Field';
 import { Flip, Posts, Warn } from '../../ui/Signs';
 import { ItemPicture } from '../job/Tray';
 import { useJob } from '../job/use-job';
+import { useLine } from './use-line';
 
 const minutes = (m: number) => Number(m.toFixed(m < 10 ? 1 : 0));
 
@@ -33,6 +34,7 @@ export function Follow({
   onOtherwise(text: string): void;
 }) {
   const { job, record, go } = useJob();
+  const { read, say } = useLine();
   const [refused, setRefused] = useState<string | null>(null);
   if (wrong)
     return (
@@ -42,7 +44,7 @@ export function Follow({
     );
   const next = way?.steps[0];
   if (!way || !next) return null;
-  const line = readLine(next.text);
+  const line = read(next.text);
   const flip = next.sideUp !== null && next.sideUp !== way.sideUp;
   const done = (e: React.FormEvent) => {
     e.preventDefault();
@@ -55,16 +57,7 @@ export function Follow({
       });
       if (turned) return setRefused(turned.reason);
     }
-    setRefused(
-      record('move.recorded', {
-        verb: line.verb,
-        text: next.text,
-        item: line.item,
-        ...(isPlannedPart(job, line.item) ? { out: true } : {}),
-        ...(line.sideUp ? { sideUp: line.sideUp } : {}),
-        move: next.id,
-      })?.reason ?? null,
-    );
+    setRefused(say(line, next.id).refused?.reason ?? null);
   };
   const cover = way.steps.find((m) => m.opens)?.opens;
   const held = handHeldBy(job, { cover });

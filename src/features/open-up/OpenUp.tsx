@@ -1,7 +1,7 @@
 import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import { coversNeeded, type JobState, openAccess } from '../../core/job';
-import { placeWords, specOf, tally } from '../../core/ledger';
+import { type LedgerMove, placeWords, specOf, tally } from '../../core/ledger';
 import { Clock } from '../../ui/Clock';
 import { Flip } from '../../ui/Signs';
 import { Faces } from '../faces/Faces';
@@ -10,6 +10,7 @@ import { SubUnitButton } from '../job/SubUnitBar';
 import { UsedUp } from '../job/UsedUp';
 import { useJob } from '../job/use-job';
 import { Photos } from '../photos/Photos';
+import { BareEnds } from './BareEnds';
 import { ByButtons } from './ByButtons';
 import { EntryLine } from './EntryLine';
 import { Follow } from './Follow';
@@ -21,15 +22,26 @@ type Beside = 'faces' | 'buttons' | 'pictures';
 /** The cover that comes off next on the way to what is planned. */
 const nextCover = (job: JobState) => coversNeeded(job).find((c) => !openAccess(job).includes(c));
 
+const Correct = ({ text, onCorrect }: { text: string; onCorrect(): void }) => (
+  <button type="button" className="link text-[14px]" aria-label={`Correct: ${text}`} onClick={onCorrect}>
+    correct
+  </button>
+);
+
 /** Opening a unit met for the first time: every move goes down as it is done, and the way back writes itself. */
 export function OpenUp() {
   const { job } = useJob();
   const [text, setText] = useState('');
+  const [correcting, setCorrecting] = useState<string | null>(null);
   const { way, wrong, reckoning } = useWayIn();
   const [beside, setBeside] = useState<Beside>(job.map.faces?.length ? 'faces' : 'buttons');
   const put = (t: string) => {
     setText(t);
     document.querySelector<HTMLElement>('[data-key=entry]')?.focus();
+  };
+  const correct = (m: LedgerMove) => {
+    setCorrecting(m.id);
+    put(m.text);
   };
   const moves = job.ledger.moves.filter((m) => m.verb !== 'fit');
   const item = (id: string | undefined) => job.ledger.items.find((i) => i.id === id);
@@ -37,7 +49,14 @@ export function OpenUp() {
   return (
     <div className="grid content-start min-h-full grid-rows-[auto_auto_1fr]">
       <Follow way={way} wrong={wrong} reckoning={reckoning} onOtherwise={put} />
-      <EntryLine text={text} onText={setText} beside={Boolean(way?.steps.length)} />
+      <BareEnds />
+      <EntryLine
+        text={text}
+        onText={setText}
+        beside={Boolean(way?.steps.length)}
+        correcting={moves.find((m) => m.id === correcting)}
+        onCorrected={() => setCorrecting(null)}
+      />
       <div className="grid grid-cols-[minmax(0,.85fr)_minmax(0,1.25fr)_minmax(0,.9fr)] max-[1000px]:grid-cols-1 [&>*+*]:border-l [&>*+*]:border-rule">
         <section className="pad" aria-label="Off so far">
           <div className="lead pb-2">
@@ -65,6 +84,7 @@ export function OpenUp() {
                 return (
                   <li key={m.id} className="flex items-center gap-3 bg-kraft px-2 -mx-2">
                     <Flip /> <b className="flex-1">Flipped, {m.sideUp} up</b> <Clock at={m.at} />
+                    <Correct text={m.text} onCorrect={() => correct(m)} />
                   </li>
                 );
               }
@@ -79,11 +99,15 @@ export function OpenUp() {
                       {it?.from ?? m.verb}
                       {it?.within && `, of the ${job.subUnits.find((u) => u.id === it.within)?.name}`}
                       {it && tally(it).back > 0 && `, ${tally(it).back} back`}
+                      {it && (it.by.loose ?? 0) > 0 && `, ${it.by.loose} of them loose`}
                     </span>
                   </span>
-                  <b className="text-[15px] text-right max-w-[110px]">
-                    {it ? placeWords(it.place).replace(/^in /, '') : ''}
-                  </b>
+                  <span className="grid gap-1 justify-items-end">
+                    <b className="text-[15px] text-right max-w-[110px]">
+                      {it ? placeWords(it.place).replace(/^in /, '') : ''}
+                    </b>
+                    <Correct text={m.text} onCorrect={() => correct(m)} />
+                  </span>
                 </li>
               );
             })}

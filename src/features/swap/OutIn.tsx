@@ -6,6 +6,7 @@ import { TextField, Wrong } from '../../ui/Field';
 import { Arrow, TickBox } from '../../ui/Signs';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
+import { StillOn } from './StillOn';
 
 /** How a date code was read and how old that is; null where nothing can be read from it yet. */
 function dated(text: string): string | null {
@@ -33,6 +34,7 @@ export function OutIn({ name, part }: { name: string; part: string }) {
   const { job, record } = useJob();
   const [old, setOld] = useState(`old ${name}`);
   const [carry, setCarry] = useState('');
+  const [along, setAlong] = useState<string[]>([]);
   const [fresh, setFresh] = useState(part);
   const [stamps, setStamps] = useState({ oldSerial: '', oldDate: '', serial: '', dateCode: '' });
   const [wrong, setWrong] = useState<Refused | null>(null);
@@ -43,7 +45,7 @@ export function OutIn({ name, part }: { name: string; part: string }) {
     setWrong(null);
   };
   const at = (path: string) => (wrong?.path === path ? wrong.reason : undefined);
-  const elsewhere = wrong && !['/name', '/dateCode'].includes(wrong.path) ? wrong.reason : null;
+  const elsewhere = wrong && !['/name', '/dateCode', '/along'].includes(wrong.path) ? wrong.reason : null;
   const out = (e: React.FormEvent) => {
     e.preventDefault();
     const list = carry
@@ -54,6 +56,7 @@ export function OutIn({ name, part }: { name: string; part: string }) {
       record('part.removed', {
         name: old,
         ...(list.length ? { carry: list } : {}),
+        ...(along.length ? { along } : {}),
         ...filled({ serial: stamps.oldSerial, dateCode: stamps.oldDate }),
       }),
     );
@@ -93,6 +96,7 @@ export function OutIn({ name, part }: { name: string; part: string }) {
               onChange={(e) => setCarry(e.target.value)}
               hint="Parted by commas. Each stays in the tray until it has moved."
             />
+            <StillOn along={along} onAlong={setAlong} wrong={at('/along')} />
             <div className="grid grid-cols-2 gap-3">
               <TextField label="Serial of the old one" value={stamps.oldSerial} onChange={set('oldSerial')} />
               <TextField

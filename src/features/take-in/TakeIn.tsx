@@ -4,11 +4,11 @@ import { HAZARD_KINDS, HAZARDS, type HazardKind } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
 import { Choices, TextField, toggled, Wrong } from '../../ui/Field';
 import { HazardGlyph } from '../../ui/HazardGlyph';
+import { Swollen } from '../job/Swollen';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 import { Photos } from '../photos/Photos';
 import { ReferOrRepair } from './ReferOrRepair';
-import { Swollen } from './Swollen';
 import { WhichVariant } from './WhichVariant';
 
 interface Form {
@@ -21,7 +21,16 @@ interface Form {
   variant: string;
   keep: string;
   hazards: HazardKind[];
+  parties: string[];
+  party: string;
 }
+
+/** Who often has to know before a unit is opened. Common practice, no source. */
+const PARTIES: Record<string, 'told' | 'allow'> = {
+  'alarm receiver': 'told',
+  'cash owner': 'allow',
+  'whoever gives the warranty': 'allow',
+};
 
 const KEEP = ['stored data', 'settings', 'warranty seal', 'media inside'];
 
@@ -42,15 +51,21 @@ export function TakeIn() {
     variant: intake?.variant ?? '',
     keep: intake?.keep.join(', ') ?? '',
     hazards: [],
+    parties: [],
+    party: '',
   }));
   const put = (more: Partial<Form>) => setForm((now) => ({ ...now, ...more }));
-  const text = (key: 'symptom' | 'since' | 'unitSays' | 'keep') => ({
+  const text = (key: 'symptom' | 'since' | 'unitSays' | 'keep' | 'party') => ({
     value: f[key],
     onChange: (e: { target: { value: string } }) => put({ [key]: e.target.value }),
     autoComplete: 'off' as const,
   });
   const save = (then: 'trace' | 'plan') => {
     const typed = (v: string) => v.trim();
+    const parties = [
+      ...f.parties.map((who) => ({ who, must: PARTIES[who] ?? ('told' as const) })),
+      ...(typed(f.party) ? [{ who: typed(f.party), must: 'told' as const }] : []),
+    ];
     const refused = record('intake.recorded', {
       function: f.function,
       symptom: typed(f.symptom),
@@ -61,6 +76,7 @@ export function TakeIn() {
       ...(typed(f.unitSays) ? { unitSays: typed(f.unitSays) } : {}),
       ...(f.variant ? { variant: f.variant } : {}),
       ...(f.hazards.length ? { addHazards: f.hazards } : {}),
+      ...(parties.length ? { addParties: parties } : {}),
     });
     setWrong(refused);
     if (!refused) go(then);
@@ -202,6 +218,29 @@ export function TakeIn() {
             hint="Each one gets its gate in Make safe."
           />
         )}
+        <div className="border-t border-rule pt-3 grid gap-2">
+          <h2 className="sec">Who has to know before it is opened</h2>
+          {job.map.parties?.map((p) => (
+            <p key={p.id}>
+              <b>{p.who}</b>, {p.must === 'allow' ? 'has to allow it' : 'is told'}
+            </p>
+          ))}
+          <Choices
+            many
+            hideLabel
+            label="Who has to know before it is opened"
+            name="parties"
+            value={f.parties}
+            onPick={(v) => put({ parties: toggled(f.parties, v) })}
+            options={Object.entries(PARTIES)
+              .filter(([who]) => !job.map.parties?.some((p) => p.who === who))
+              .map(([who, must]) => ({
+                value: who,
+                words: `${who}, ${must === 'allow' ? 'has to allow it' : 'is told'}`,
+              }))}
+          />
+          <TextField label="Somebody else is told" placeholder="duty manager" {...text('party')} />
+        </div>
         <div className="border-t border-rule pt-3">
           <h2 className="sec mb-1">On its map</h2>
           <p className="note">

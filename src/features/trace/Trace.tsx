@@ -7,6 +7,7 @@ import { Dialog } from '../../ui/Dialog';
 import { SelectField } from '../../ui/Field';
 import { Warn } from '../../ui/Signs';
 import { useFocusKept } from '../../ui/use-focus-kept';
+import { Swollen } from '../job/Swollen';
 import { useJob } from '../job/use-job';
 import { useTrace } from '../job/use-trace';
 import { Answering, type Typed } from './Answering';
@@ -185,6 +186,7 @@ function TraceSheet() {
           </section>
           <div className="pad">
             <Recorded job={job} checks={view.checks} />
+            <Swollen />
           </div>
         </div>
       </div>

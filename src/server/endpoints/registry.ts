@@ -5,6 +5,7 @@ export { computeFit } from './compute/fit';
 export { computeFlatCable } from './compute/flat-cable';
 export { computeJumpers } from './compute/jumpers';
 export { computeLedger } from './compute/ledger';
+export { computeLine } from './compute/line';
 export { computeMixups } from './compute/mixups';
 export { computeOrder } from './compute/order';
 export { computeProve } from './compute/prove';

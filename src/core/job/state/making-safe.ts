@@ -10,6 +10,18 @@ export interface ChargeRead {
   at: string;
 }
 
+export type UseKind = 'iron' | 'heater' | 'lamp' | 'solvent';
+
+/** Something hot or wet that a move left in use. */
+export interface InUse {
+  /** the entry that began it */
+  id: string;
+  use: UseKind;
+  /** what it was used on */
+  on?: string;
+  at: string;
+}
+
 export interface MakingSafe {
   power: UnitPower;
   hazards: HazardState[];
@@ -21,6 +33,10 @@ export interface MakingSafe {
   swollen: string[];
   /** which lead is parted first on this unit; as the pack asks for when absent */
   firstLead?: FirstLead | 'no rule';
+  /** hot tools and wet solvent, until they are said off or dry */
+  inUse: InUse[];
+  /** leads in the tray whose bare ends are taped over */
+  taped: string[];
 }
 
 export const startMakingSafe = (map: UnitMap): MakingSafe => ({
@@ -29,4 +45,6 @@ export const startMakingSafe = (map: UnitMap): MakingSafe => ({
   poweredDown: { done: [] },
   charges: {},
   swollen: [],
+  inUse: [],
+  taped: [],
 });

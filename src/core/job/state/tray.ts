@@ -22,6 +22,14 @@ export interface Tray {
   /** by item of the ledger */
   holes: Record<string, Holes>;
   subUnits: SubUnit[];
+  /** what things of the unit were called in this job as well, by id */
+  aliases: { said: string; means: string }[];
 }
 
-export const startTray = (): Tray => ({ ledger: EMPTY_LEDGER, followed: [], holes: {}, subUnits: [] });
+export const startTray = (): Tray => ({
+  ledger: EMPTY_LEDGER,
+  followed: [],
+  holes: {},
+  subUnits: [],
+  aliases: [],
+});

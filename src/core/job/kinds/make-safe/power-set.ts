@@ -1,4 +1,5 @@
 import { oneOf } from '../../../schema/words';
+import { demandDry } from '../../in-use';
 import { powerOff, powerOn } from '../../power';
 import { kind } from '../kind';
 
@@ -6,7 +7,9 @@ import { kind } from '../kind';
 export const powerSet = kind({
   type: 'power.set',
   payload: { power: oneOf(['on', 'off'] as const) },
-  admit: 'always',
+  admit(state, { power }) {
+    if (power === 'on') demandDry(state, '/power');
+  },
   apply: (state, { power }, { at }) => (power === 'on' ? powerOn(state, at) : powerOff(state)),
   says: (p) => `Power ${p.power}`,
   reports: 'nothing',

@@ -1,5 +1,6 @@
 import { demand } from '../../../refusal';
 import { ANSWER, answered, answerLine, verdictOf } from '../../answer';
+import { demandDry } from '../../in-use';
 import { demandLeave } from '../../leave';
 import { withPower } from '../../power';
 import { proofHeldBy } from '../../proof-held';
@@ -12,7 +13,8 @@ export const proofRecorded = kind({
   type: 'proof.recorded',
   payload: ANSWER,
   admit(state) {
-    demandLeave(state, 'the test', '/check');
+    demandDry(state, '/check');
+    demandLeave(state, 'test', '/check');
     const held = proofHeldBy(state);
     demand(!held, held ? `${held}: what is seen now proves nothing` : '', '/check');
   },

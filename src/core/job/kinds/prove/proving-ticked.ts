@@ -14,7 +14,7 @@ export const provingTicked = kind({
     reading: Type.Optional(Type.Number()),
     note: Type.Optional(Line),
   },
-  admit: (state) => demandLeave(state, 'it', '/line'),
+  admit: (state) => demandLeave(state, 'test', '/line'),
   apply(state, { line: id, outcome, reading, note }, { at, by }) {
     demand(state.fix, 'nothing has been mended yet: do the remedy first', '/line');
     const line = provingLines(state).find((l) => l.id === id);

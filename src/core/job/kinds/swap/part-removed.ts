@@ -1,6 +1,7 @@
+import { folded } from '../../../hazard';
 import { take } from '../../../ledger';
 import { demand } from '../../../refusal';
-import { Line, Type } from '../../../schema/words';
+import { Line, Name, Type } from '../../../schema/words';
 import { cameOff } from '../../came-off';
 import { handsIn } from '../../hands-in';
 import { markOld } from '../../old-part';
@@ -14,13 +15,21 @@ export const partRemoved = kind({
   payload: {
     name: Line,
     carry: Type.Optional(Type.Array(Line, { maxItems: 20 })),
+    /** plugs that stay on the old part on purpose */
+    along: Type.Optional(Type.Array(Name, { maxItems: 99 })),
     serial: Type.Optional(Line),
     dateCode: Type.Optional(Line),
   },
-  admit(state) {
+  admit(state, { along = [] }) {
     demandPrepared(state, 'before out');
-    const left = state.swap.mode === 'one across' ? plugsToMove(state) : [];
-    demand(left.length === 0, `one at a time: ${left.join(', ')} still on the old one`, '/name');
+    const stays = new Set(along.map(folded));
+    const left = plugsToMove(state).filter((p) => !stays.has(folded(p)));
+    const across = state.swap.mode === 'one across';
+    demand(
+      left.length === 0,
+      `${across ? 'one at a time: ' : ''}${left.join(', ')} still on the old one`,
+      '/along',
+    );
     handsIn(state, {});
   },
   apply(state, { name, carry = [], serial, dateCode }, { id, at }) {

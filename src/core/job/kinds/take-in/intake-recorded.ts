@@ -1,7 +1,7 @@
 import { firstHazards } from '../../../hazard';
 import { demand } from '../../../refusal';
-import { Line, Name, oneOf, Type } from '../../../schema/words';
-import { deriveChecks, HAZARD_KINDS, hazardOfKind, mapFor, type UnitMap } from '../../../unit';
+import { closed, Line, Name, oneOf, Type } from '../../../schema/words';
+import { deriveChecks, HAZARD_KINDS, hazardOfKind, mapFor, TELL_MUSTS, type UnitMap } from '../../../unit';
 import { notRepeated } from '../../repeated';
 import { type JobState, PATTERNS } from '../../state';
 import { kind } from '../kind';
@@ -15,7 +15,12 @@ function builtAs(state: JobState, variant: string | undefined): UnitMap {
   const built = mapFor(state.whole, variant);
   const ids = new Set(built.hazards.map((h) => h.id));
   const noted = state.map.hazards.filter((h) => h.id.startsWith('noted ') && !ids.has(h.id));
-  const map = noted.length ? { ...built, hazards: [...built.hazards, ...noted] } : built;
+  const asked = (state.map.parties ?? []).filter((p) => p.id.startsWith('noted '));
+  const map = {
+    ...built,
+    ...(noted.length ? { hazards: [...built.hazards, ...noted] } : {}),
+    ...(asked.length ? { parties: [...(built.parties ?? []), ...asked] } : {}),
+  };
   const checks = new Set(deriveChecks(map).map((c) => c.id));
   const lost = state.trace.find((t) => t.check && !checks.has(t.check));
   demand(
@@ -43,10 +48,11 @@ export const intakeRecorded = kind({
     variant: Type.Optional(Name),
     unitSays: Type.Optional(Line),
     keep: Type.Array(Line, { maxItems: 20 }),
+    addParties: Type.Optional(Type.Array(closed({ who: Name, must: oneOf(TELL_MUSTS) }), { maxItems: 20 })),
     addHazards: Type.Optional(Type.Array(oneOf(HAZARD_KINDS), { maxItems: HAZARD_KINDS.length })),
   },
   admit: 'always',
-  apply(state, { addHazards = [], ...intake }) {
+  apply(state, { addHazards = [], addParties = [], ...intake }) {
     const fn = state.whole.functions.find((f) => f.id === intake.function);
     demand(fn, 'say which function fails', '/function');
     (intake.alsoFails ?? []).forEach((id, k) => {
@@ -74,6 +80,10 @@ export const intakeRecorded = kind({
       .filter((k) => !known.has(k))
       .map((k) => hazardOfKind(k, `noted ${k}`, covers));
     const hazards = [...map.hazards, ...added];
+    const parties = [...(map.parties ?? [])];
+    for (const p of addParties)
+      if (!parties.some((x) => x.who.toLowerCase() === p.who.trim().toLowerCase()))
+        parties.push({ id: `noted ${p.who.trim()}`, who: p.who.trim(), must: p.must });
     const had = new Map(state.hazards.map((h) => [h.id, h]));
     return {
       ...state,
@@ -83,7 +93,7 @@ export const intakeRecorded = kind({
         keep: intake.keep.map((k) => k.trim()).filter(Boolean),
         ...(state.intake?.weighed ? { weighed: state.intake.weighed } : {}),
       },
-      map: added.length ? { ...map, hazards } : map,
+      map: { ...map, ...(added.length ? { hazards } : {}), ...(parties.length ? { parties } : {}) },
       hazards: firstHazards(hazards).map((h) => had.get(h.id) ?? h),
       stop: 'trace',
     };

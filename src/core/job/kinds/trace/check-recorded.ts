@@ -4,6 +4,7 @@ import { Name, Type } from '../../../schema/words';
 import { deriveChecks, formatReading } from '../../../unit';
 import { ANSWER, answered, answerLine, answerWords } from '../../answer';
 import { cameOff } from '../../came-off';
+import { demandDry } from '../../in-use';
 import { withPower } from '../../power';
 import { notRepeated } from '../../repeated';
 import type { TraceRecord } from '../../state';
@@ -13,7 +14,9 @@ import { kind } from '../kind';
 export const checkRecorded = kind({
   type: 'check.recorded',
   payload: { ...ANSWER, leaves: Type.Optional(Name) },
-  admit: 'always',
+  admit(state, a) {
+    if (answered(state, a).trace.power === 'on') demandDry(state, '/check');
+  },
   apply(state, { leaves, ...a }, { id, at, by }) {
     demand(state.intake, 'take the unit in first: say what fails');
     const check = answered(state, a);

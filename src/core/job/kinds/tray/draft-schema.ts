@@ -1,4 +1,12 @@
-import { ITEM_KINDS, type ItemDraft, OFF_STATES, PLACE_KINDS, type Place, UNDONE_BY } from '../../../ledger';
+import {
+  ITEM_KINDS,
+  type ItemDraft,
+  JOINT_IDS,
+  OFF_STATES,
+  PLACE_KINDS,
+  type Place,
+  UNDONE_BY,
+} from '../../../ledger';
 import { agrees, closed, Name, oneOf, type Says, Type } from '../../../schema/words';
 
 /** Id of a thing of the tray. */
@@ -19,7 +27,9 @@ export const ItemDraftSchema = closed({
   count: Type.Union([Type.Integer({ minimum: 1, maximum: 9999 }), Type.Null()]),
   from: Type.Optional(Name),
   contacts: Type.Optional(Type.Integer({ minimum: 1, maximum: 999 })),
+  wires: Type.Optional(Type.Integer({ minimum: 1, maximum: 999 })),
   latch: Type.Optional(Type.Boolean()),
+  joint: Type.Optional(oneOf(JOINT_IDS)),
   place: PlaceSchema,
   state: Type.Optional(oneOf(OFF_STATES)),
   undoneBy: Type.Optional(oneOf(UNDONE_BY)),

@@ -1,10 +1,20 @@
-import { arm, plugFirst } from '../../../hazard';
-import { BACK_STATES, giveBack, holds, specOf, tally, tooLong, unmeasuredTwin } from '../../../ledger';
+import { arm, belongsTo, plugFirst } from '../../../hazard';
+import {
+  BACK_STATES,
+  giveBack,
+  holds,
+  onceSaid,
+  specOf,
+  tally,
+  tooLong,
+  unmeasuredTwin,
+} from '../../../ledger';
 import { demand } from '../../../refusal';
-import { Count, oneOf } from '../../../schema/words';
-import { holesOf } from '../../../unit';
+import { Count, Line, oneOf, Type } from '../../../schema/words';
+import { HAZARDS, holesOf } from '../../../unit';
 import { itemOf, itemSpec } from '../../came-off';
 import { handsIn } from '../../hands-in';
+import { demandDry } from '../../in-use';
 import { leadsNow, packsNamed } from '../../packs';
 import type { JobState } from '../../state';
 import { withTimer } from '../../timing';
@@ -18,11 +28,24 @@ const isPackElement = (state: JobState) =>
 /** Some of a thing goes back, so far. */
 export const itemReturned = kind({
   type: 'item.returned',
-  payload: { item: ItemId, count: Count, state: oneOf(BACK_STATES) },
+  payload: {
+    item: ItemId,
+    count: Count,
+    state: oneOf(BACK_STATES),
+    /** for what is new every time: what went in, or why the old one did */
+    once: Type.Optional(Line),
+  },
   admit(state, p) {
     const i = itemOf(state, p.item);
     if (!i) return;
+    demand(
+      !i.back?.fresh || i.fresh || i.once || p.once,
+      `${specOf(i)} is new every time: say that new ones went in, or why the old ones did`,
+      '/once',
+    );
     if (i.kind !== 'fastener') {
+      if (state.map.hazards.some((h) => HAZARDS[h.kind].isPack && belongsTo(state.map, h, i.name)))
+        demandDry(state, '/item');
       if (!i.cover) handsIn(state, { thing: i.name, plug: i.kind === 'plug', back: true });
       demand(
         !isSwollenPack(state, i.name) || i.kind !== 'part',
@@ -52,7 +75,8 @@ export const itemReturned = kind({
     const i = itemOf(state, p.item);
     const hazards =
       i && i.kind !== 'fastener' && !i.cover ? arm(state.map, state.hazards, i.name, at) : state.hazards;
-    const ledger = giveBack(state.ledger, p.item, p.count, p.state);
+    const given = giveBack(state.ledger, p.item, p.count, p.state);
+    const ledger = p.once ? onceSaid(given, p.item, p.once) : given;
     const next: JobState = {
       ...state,
       hazards,

@@ -3,8 +3,11 @@ import { demand } from '../../../refusal';
 import { Line, Name, Type } from '../../../schema/words';
 import type { UnitMap } from '../../../unit';
 import { coversOver } from '../../../unit';
+import { bareEnds, taped } from '../../bare-ends';
 import { cameOff } from '../../came-off';
 import { handsIn } from '../../hands-in';
+import { mayUse, using } from '../../in-use';
+import { jointed } from '../../joint-of';
 import { demandLeave } from '../../leave';
 import { markOld } from '../../old-part';
 import { openAccess } from '../../open';
@@ -28,7 +31,7 @@ function liesUnder(state: JobState, cover: string | undefined, from: string | un
 function opening(state: JobState, cover: string | undefined): void {
   const step = powerDownLeft(state)[0];
   demand(!cover || !step, step ? `First power it down the way it wants: ${step.text}` : '', '/item');
-  if (cover) demandLeave(state, 'the opening', '/item');
+  if (cover) demandLeave(state, 'opening', '/item');
 }
 
 /** A cover met at the bench is a cover of the map from then on, under those that are off now. */
@@ -40,6 +43,19 @@ function withCover(state: JobState, id: string, name: string): JobState {
   return { ...state, map: on(state.map), whole: on(state.whole) };
 }
 
+/** A move, as the line says it. */
+export const MOVE = {
+  verb: Name,
+  text: Line,
+  item: Type.Union([ItemDraftSchema, Type.Null()]),
+  sideUp: Type.Optional(Name),
+  /** what a move that takes nothing off was done to */
+  on: Type.Optional(Name),
+  minutes: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 20_160 })),
+  tool: Type.Optional(Name),
+  note: Type.Optional(Line),
+};
+
 /** Minutes of a cover that nobody has timed. Common practice, no source. */
 const MET_MINUTES = 3;
 
@@ -47,10 +63,7 @@ const MET_MINUTES = 3;
 export const moveRecorded = kind({
   type: 'move.recorded',
   payload: {
-    verb: Name,
-    text: Line,
-    item: Type.Union([ItemDraftSchema, Type.Null()]),
-    sideUp: Type.Optional(Name),
+    ...MOVE,
     /** move of the unit's recipe that this was */
     move: Type.Optional(Name),
     /** it is the planned part: with this it is out */
@@ -58,15 +71,19 @@ export const moveRecorded = kind({
   },
   admit(state, move) {
     waits(state, move);
+    mayUse(state, move.verb, move.text);
     const { item } = move;
     if (!item) return;
+    const [bare] = item.kind === 'plug' || item.kind === 'part' ? bareEnds(state) : [];
+    demand(!bare, bare ? `First tape over the bare end of ${bare.name}: tape ${bare.name}` : '', '/item');
     const cover = item.kind === 'part' ? coverOf(item.name, state.map.access) : undefined;
     if (cover || state.ledger.covers.length > 0 || item.kind !== 'fastener') opening(state, cover);
     if (item.kind === 'fastener' && state.ledger.covers.length === 0) return;
     const thing = item.kind === 'fastener' ? item.from : item.name;
     handsIn(state, { cover, thing, plug: item.kind === 'plug' });
   },
-  apply(state, { move: recipe, out, ...move }, { id, at }) {
+  apply(state, { move: recipe, out, minutes, tool: _tool, note, ...said }, { id, at }) {
+    const move = said.item ? { ...said, item: jointed(state, said.verb, said.item) } : said;
     const known = state.map.moves?.find((m) => m.id === recipe);
     demand(recipe === undefined || known, `${recipe} is no move of this unit’s way in`, '/move');
     const cover = move.item?.kind === 'part' ? coverOf(move.item.name, state.map.access) : undefined;
@@ -82,7 +99,9 @@ export const moveRecorded = kind({
       },
       { id, at },
     );
-    const ledger = known?.back && move.item ? noteBack(taken, id, known.back) : taken;
+    const noted = note && move.item && taken.items.some((i) => i.id === id) ? { note } : undefined;
+    const back = move.item && taken.items.some((i) => i.id === id) ? (known?.back ?? noted) : undefined;
+    const ledger = back ? noteBack(taken, id, back) : taken;
     const early = state.stop === 'take in' || state.stop === 'trace';
     const isOld =
       out === true && move.item?.kind === 'part' && state.plan?.element && !state.out && !state.fix;
@@ -93,14 +112,18 @@ export const moveRecorded = kind({
       ...(recipe ? { followed: [...state.followed, recipe] } : {}),
       stop: isOld ? 'swap' : early || state.fix ? state.stop : 'open up',
     };
-    return known?.handsOff
-      ? withTimer(next, { id, what: known.text, startedAt: at, minutes: known.handsOff })
-      : next;
+    const used = using(said.verb === 'tape' ? taped(next, said.on) : next, said, { id, at });
+    const timed = known?.handsOff ?? minutes;
+    return timed
+      ? withTimer(used, { id, what: known?.text ?? said.text, startedAt: at, minutes: timed })
+      : used;
   },
   says: (p) =>
     p.item
       ? `${p.verb} ${p.item.count === null ? 'several' : p.item.count} × ${specOf(p.item)}, kept ${placeWords(p.item.place)}`
-      : `Flipped, ${p.sideUp} up`,
+      : p.sideUp
+        ? `Flipped, ${p.sideUp} up`
+        : [p.verb, p.on, p.minutes === undefined ? '' : `${p.minutes}\u00a0min`].filter(Boolean).join(' '),
   reports: (_p, state, { id }) => cameOff(state, id),
   whileParked: 'wakes',
 });

@@ -2,9 +2,9 @@ import { useState } from 'react';
 import { HAZARDS } from '../../core/unit';
 import { Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
-import { useJob } from '../job/use-job';
+import { useJob } from './use-job';
 
-/** Whether a pack is swollen, asked where the unit is first looked at. */
+/** Whether a pack is swollen, asked where the unit is looked at. */
 export function Swollen() {
   const { job, record } = useJob();
   const [wrong, setWrong] = useState<{ on: string; why: string } | null>(null);

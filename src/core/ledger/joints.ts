@@ -1,0 +1,99 @@
+/** A way in which a lead is held. */
+export interface Joint {
+  id: string;
+  /** words of its latch, of its name or of the verb that say so */
+  words: RegExp;
+  /** how it comes off */
+  off: string;
+  /** how it goes on */
+  on: string;
+  /** how it is shown to be home */
+  proofs: readonly string[];
+  /** what comes off is bare metal, as long as nothing covers it */
+  bare?: true;
+}
+
+/** Ways in which leads are held; a further one is a further entry. Common practice, no source. */
+export const JOINTS = [
+  {
+    id: 'solder joint',
+    words: /\b(?:unsolder|desolder|solder(?:ed)?|pads?)\b/i,
+    off: 'heat the joint, lift the wire without pulling',
+    on: 'tinned, heated, held still until it sets',
+    proofs: ['joint looked at, smooth and wetted', 'held a light pull'],
+    bare: true,
+  },
+  {
+    id: 'ring',
+    words: /\b(?:ring|lug|eyelet)s?\b/i,
+    off: 'undo its screw, keep the washers in their order',
+    on: 'ring under the screw, washers as they were, not turned against its neighbour',
+    proofs: ['screw tight, ring does not turn', 'washers in their order'],
+    bare: true,
+  },
+  {
+    id: 'screw terminal',
+    words: /\b(?:screw terminals?|terminals?|clamp)\b/i,
+    off: 'undo the clamp, draw the wire out straight',
+    on: 'wire or ferrule in to the stop, no strand outside, clamp tight',
+    proofs: ['clamp tight, held a tug', 'no strand outside'],
+    bare: true,
+  },
+  {
+    id: 'flap',
+    words: /\b(?:flap|flip|front flip|back flip|slide|zif|ffc|fpc|flex|flat cable|ribbon)\b/i,
+    off: 'open its flap first, then draw the cable out flat',
+    on: 'in flat and to the stop, then the flap down on both sides',
+    proofs: ['flap down, line of the cable straight', 'held a light pull', 'both ends looked at'],
+  },
+  {
+    id: 'press-top',
+    words: /\b(?:press|press-top|snap|coax|antenna|aerial)\b/i,
+    off: 'lift it straight up, not by its lead',
+    on: 'centred over its socket, pressed straight down',
+    proofs: ['snapped home, level all round', 'both ends looked at'],
+  },
+  {
+    id: 'side buttons',
+    words: /\b(?:side buttons?|buttons?|side latch(?:es)?|ears?|two latches)\b/i,
+    off: 'press both sides, draw the body, not the wires',
+    on: 'straight in until both sides click',
+    proofs: ['both sides clicked', 'held a tug', 'both ends looked at'],
+  },
+  {
+    id: 'plug',
+    words: /./,
+    off: 'release its latch, draw the body, not the wires',
+    on: 'key to key, straight in until it clicks',
+    proofs: ['latch clicked', 'held a tug', 'both ends looked at'],
+  },
+] as const satisfies readonly Joint[];
+
+export type JointId = (typeof JOINTS)[number]['id'];
+export const JOINT_IDS = JOINTS.map((j) => j.id) as [JointId, ...JointId[]];
+
+const PLUG: Joint = JOINTS[JOINTS.length - 1] as Joint;
+
+/**
+ * How a lead is held, as its latch, its bare end, the verb and its name say.
+ *
+ * @param says words of the map first, then the verb and the name
+ * @returns one of the joints; an ordinary plug where nothing says otherwise
+ * @example jointFrom(['', 'unsolder', 'red']).id // 'solder joint'
+ */
+export function jointFrom(says: readonly (string | undefined)[]): (typeof JOINTS)[number] {
+  for (const words of says) {
+    const joint = words?.trim() ? JOINTS.find((j) => j.words.test(words)) : undefined;
+    if (joint && joint.id !== 'plug') return joint;
+  }
+  return JOINTS[JOINTS.length - 1] as (typeof JOINTS)[number];
+}
+
+/**
+ * A joint by its name.
+ *
+ * @param id its name; an ordinary plug when absent
+ * @returns the joint
+ * @example joint('ring').bare // true
+ */
+export const joint = (id: JointId | undefined): Joint => JOINTS.find((j) => j.id === id) ?? PLUG;

@@ -1,0 +1,85 @@
+import { numberIn } from './numbers';
+import type { Token } from './tokens';
+
+/** One family of drives: how it is written short, what people call it, what it looks like, its sizes. */
+export interface DriveFamily {
+  id: string;
+  words: RegExp;
+  looks: string;
+  sizes: string[];
+}
+
+/** Drives that the line and the buttons know. */
+export const DRIVES: DriveFamily[] = [
+  { id: 'PH', words: /^(?:phill?ips|cross|crosshead)$/, looks: 'cross', sizes: ['00', '0', '1', '2', '3'] },
+  { id: 'PZ', words: /^pozi(?:driv)?$/, looks: 'cross with ticks', sizes: ['0', '1', '2', '3'] },
+  {
+    id: 'T',
+    words: /^(?:torx|six-?lobe|star)$/,
+    looks: 'six-lobe',
+    sizes: ['3', '4', '5', '6', '7', '8', '9', '10', '15', '20', '25', '27', '30', '40', '45', '50'],
+  },
+  {
+    id: 'HEX',
+    words: /^(?:hex|allen|hexagon)$/,
+    looks: 'hex',
+    sizes: ['1.5', '2', '2.5', '3', '4', '5', '6', '7', '8', '10', '13', '1/8', '5/32', '5/64', '3/32'],
+  },
+  { id: 'SL', words: /^(?:slot|slotted|flat-?blade)$/, looks: 'slot', sizes: ['3', '4', '5', '6'] },
+  { id: 'SQ', words: /^(?:square)$/, looks: 'square', sizes: ['0', '1', '2', '3'] },
+  { id: 'Y', words: /^(?:tri-?wing)$/, looks: 'three wings', sizes: ['0', '1', '2'] },
+];
+
+/** A drive as it is spelled, and how many tokens it took. */
+interface DriveRead {
+  drive: string;
+  used: number;
+}
+
+const SECURITY = /^(?:security|sec|secure|pin-?in)$/;
+
+/** A drive written short: T10, TX 10, PH1, hex2.5, Y1, T10h. */
+function short(text: string): string | null {
+  const t = /^t[xr]?\s?(\d{1,2})\s?(h|s|sec|security)?$/.exec(text);
+  if (t) return `T${t[1]}${t[2] ? ' security' : ''}`;
+  const m = /^(ph|pz|sl|sq|y|hex)\s?(.*?)(?:\s?mm)?$/.exec(text);
+  return m ? `${m[1]?.toUpperCase()}${m[2]}` : null;
+}
+
+/**
+ * Reads a drive at a place of a line: `PH1`, `T10 security`, `phillips one`, `hex 2.5`, `1/8 hex`.
+ *
+ * @param tokens of the line
+ * @param at where to look
+ * @returns the drive and how many tokens it takes; null where there is none
+ * @example driveAt(tokensOf('1/8 hex foot'), 0) // { drive: 'HEX1/8', used: 2 }
+ */
+export function driveAt(tokens: readonly Token[], at: number): DriveRead | null {
+  const token = tokens[at];
+  if (!token) return null;
+  const secured = (drive: string, used: number): DriveRead =>
+    SECURITY.test(tokens[at + used]?.text ?? '')
+      ? { drive: `${drive} security`, used: used + 1 }
+      : { drive, used };
+  if (token.type === 'drive') {
+    const drive = short(token.text);
+    if (!drive) return null;
+    return drive.startsWith('T') && !drive.endsWith('security') ? secured(drive, 1) : { drive, used: 1 };
+  }
+  const sized = (t: Token | undefined) =>
+    t && ['number', 'fraction', 'millimetres', 'word'].includes(t.type)
+      ? (numberIn(t.text.replace(/\s?mm$/, '')) ?? (t.type === 'fraction' ? t.text : undefined))
+      : undefined;
+  // "1/8 hex", "5 mm hex"
+  const before = sized(token);
+  const wordAfter = tokens[at + 1]?.text ?? '';
+  const family = DRIVES.find((d) => d.words.test(wordAfter));
+  if (before !== undefined && family?.id === 'HEX') return { drive: `HEX${before}`, used: 2 };
+  const named = DRIVES.find((d) => d.words.test(token.text));
+  if (!named || token.type !== 'word') return null;
+  const size = sized(tokens[at + 1]);
+  const point = tokens[at + 2]?.text === 'point' ? sized(tokens[at + 3]) : undefined;
+  if (size === undefined) return named.id === 'T' ? null : { drive: named.id, used: 1 };
+  if (point !== undefined) return { drive: `${named.id}${size}.${point}`, used: 4 };
+  return named.id === 'T' ? secured(`T${size}`, 2) : { drive: `${named.id}${size}`, used: 2 };
+}

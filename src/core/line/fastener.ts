@@ -1,0 +1,163 @@
+import { driveAt } from './drives';
+import type { LineEntry } from './entry';
+import { numberIn } from './numbers';
+import { Piece, type Word } from './piece';
+
+/** Fasteners by their word. */
+const SCREW_WORD = /^(screw|bolt|nut|washer|standoff|stud|rivet)s?$/;
+const HEADS = /^(?:pan|flat|countersunk|button|cap|cheese|flange|truss)$/;
+const SORTS = /^(?:short|long)$/;
+const ALIKE = /^(?:equal|alike|same)$/;
+const SEVERAL = /^(?:several|some|all)$/;
+
+const SIZED = /^(m|st)\s?(\d+(?:\.\d+)?)(?:\s*(?:x|by)\s*(\d+(?:\.\d+)?))?(?:\s?mm)?$/;
+const INCH =
+  /^#?(\d{1,2}-\d{2}|\d\/\d-\d{2})(?:\s*x\s*((?:(?:\d+)\s+)?\d+\/\d+|\d+(?:\.\d+)?)(?:\s?(?:"|in|inch))?)?$/;
+
+function inches(text: string): number {
+  const [whole, top, bottom] = /^(?:(\d+)\s+)?(\d+)\/(\d+)$/.exec(text)?.slice(1) ?? [];
+  if (top && bottom) return (Number(whole ?? 0) + Number(top) / Number(bottom)) * 25.4;
+  return Number(text) * 25.4;
+}
+
+/** A thread as it is spoken: "M three by eight", "M two point five by six". */
+function spoken(all: readonly Word[], i: number): { thread: string; lengthMm?: number; used: number } | null {
+  if (all[i]?.text !== 'm') return null;
+  let at = i + 1;
+  const number = () => {
+    const whole = numberIn(all[at]?.text);
+    if (whole === undefined) return undefined;
+    at++;
+    const part = all[at]?.text === 'point' ? numberIn(all[at + 1]?.text) : undefined;
+    if (part === undefined) return Number(whole);
+    at += 2;
+    return Number(`${whole}.${part}`);
+  };
+  const size = number();
+  if (size === undefined) return null;
+  let lengthMm: number | undefined;
+  if (/^(?:by|x)$/.test(all[at]?.text ?? '')) {
+    at++;
+    lengthMm = number();
+    if (lengthMm === undefined) at--;
+  }
+  return { thread: `M${size}`, ...(lengthMm === undefined ? {} : { lengthMm }), used: at - i };
+}
+
+/**
+ * What a piece says of a fastener's thread and length.
+ *
+ * @param piece as far as it is read; what is read is taken out of it
+ * @returns thread and length in mm, empty where it names none
+ * @example readThread(piece) // { thread: 'M3', lengthMm: 8 }
+ */
+export function readThread(piece: Piece): Pick<LineEntry, 'thread' | 'lengthMm'> {
+  const at = piece.at((w, i, all) => w.type === 'metric' || w.type === 'inch' || spoken(all, i) !== null);
+  if (at < 0) return {};
+  const said = spoken(piece.rest, at);
+  if (said) {
+    const { used, ...read } = said;
+    piece.take(at, used, 'what');
+    return read;
+  }
+  const [word] = piece.take(at, 1, 'what');
+  const metric = SIZED.exec(word?.text ?? '');
+  if (metric)
+    return {
+      thread: `${metric[1]?.toUpperCase()}${Number(metric[2])}`,
+      ...(metric[3] ? { lengthMm: Number(metric[3]) } : {}),
+    };
+  const inch = INCH.exec(word?.text ?? '');
+  return {
+    thread: inch?.[1] as string,
+    ...(inch?.[2] ? { lengthMm: Number(inches(inch[2]).toFixed(3)) } : {}),
+  };
+}
+
+/** Whether a piece speaks of fasteners, and not of a plug or part that is called like one. */
+export function isFastener(piece: Piece, takes: string | null | undefined): boolean {
+  if (takes === 'fastener') return true;
+  if (takes !== undefined && takes !== 'part') return false;
+  const has = (fits: (w: Word, i: number, all: Word[]) => boolean) => piece.at(fits) >= 0;
+  const sized = has((w) => (w.type === 'metric' && /x|by/.test(w.text)) || w.type === 'inch');
+  const counted = has((w) => w.type === 'count' || SEVERAL.test(w.text)) || isCount(piece.rest[0]);
+  const screw = has(
+    (w, i, all) => SCREW_WORD.test(w.text) && (takes === undefined || counted || i === all.length - 1),
+  );
+  if (sized || screw) return true;
+  if (takes !== undefined) return false;
+  const threaded = has((w, i, all) => w.type === 'metric' || spoken(all, i) !== null);
+  const driven = piece.rest.some((w, i) => {
+    const read = w.found ? null : driveAt(piece.rest, i);
+    return read !== null && (w.type === 'drive' || read.used > 1);
+  });
+  const sorted = counted && has((w) => SORTS.test(w.text) || ALIKE.test(w.text));
+  return (threaded && (counted || driven)) || driven || sorted || (threaded && piece.rest.length > 1);
+}
+
+const isCount = (w: Word | undefined): boolean =>
+  w !== undefined && !w.found && Number.isInteger(Piece.numberOf(w)) && (Piece.numberOf(w) ?? 0) > 0;
+
+/**
+ * How many.
+ *
+ * @param piece what is read is taken out of it
+ * @returns a count; null = several; undefined where it is not said
+ * @example readCount(piece) // 4
+ */
+export function readCount(piece: Piece): number | null | undefined {
+  const several = piece.at((w) => SEVERAL.test(w.text));
+  if (several >= 0 && several <= 1) {
+    const used = piece.rest[several + 1]?.text === 'x' ? 2 : 1;
+    piece.take(several, used, 'how many');
+    return null;
+  }
+  const at = piece.at((w) => w.type === 'count');
+  if (at >= 0) return Number.parseInt(piece.take(at, 1, 'how many')[0]?.text ?? '1', 10);
+  const first = piece.rest[0];
+  // "2 nuts", "four M three": a number that stands first, with something after it.
+  if (!isCount(first) || piece.rest.length < 2) return undefined;
+  if (/^one$/.test(first?.text ?? '') && !/^(?:m|x|by|screw|bolt|nut)/.test(piece.rest[1]?.text ?? ''))
+    return undefined;
+  const used = piece.rest[1]?.text === 'x' ? 2 : 1;
+  return Piece.numberOf(piece.take(0, used, 'how many')[0]);
+}
+
+/**
+ * What else a piece says of fasteners: drive, head, what they are called, a length by itself.
+ *
+ * @param piece what is read is taken out of it
+ * @returns drive, head, name and length in mm
+ * @example readShape(piece) // { name: 'screw', drive: 'PH1' }
+ */
+export function readShape(piece: Piece): Pick<LineEntry, 'drive' | 'head' | 'name' | 'lengthMm'> {
+  const out: Pick<LineEntry, 'drive' | 'head' | 'name' | 'lengthMm'> = {};
+  const at = piece.rest.findIndex((w, i) => !w.found && driveAt(piece.rest, i) !== null);
+  if (at >= 0) {
+    const read = driveAt(piece.rest, at);
+    piece.take(at, read?.used ?? 1, 'driver');
+    out.drive = read?.drive ?? '';
+  }
+  const head = piece.at((w) => HEADS.test(w.text));
+  if (head >= 0) {
+    const used = piece.rest[head + 1]?.text === 'head' ? 2 : 1;
+    out.head = piece.take(head, used, 'head')[0]?.text ?? '';
+  }
+  // "all equal except two": how they are is not where they come from.
+  const alike = piece.at((w) => ALIKE.test(w.text));
+  if (alike >= 0) piece.take(alike, 1, 'how many');
+  const sort = piece.at((w) => SORTS.test(w.text));
+  const sorted = sort >= 0 ? `${piece.take(sort, 1, 'what')[0]?.text} ` : '';
+  const word = piece.at((w) => SCREW_WORD.test(w.text));
+  const called =
+    word >= 0 ? (SCREW_WORD.exec(piece.take(word, 1, 'what')[0]?.text ?? '')?.[1] ?? 'screw') : 'screw';
+  out.name = `${sorted}${called}`;
+  const mm = piece.at((w) => w.type === 'millimetres');
+  if (mm >= 0) {
+    const length = Number.parseFloat(piece.take(mm, 1, 'what')[0]?.text ?? '');
+    // What a nut or a standoff measures is the spanner that turns it.
+    if (/nut|standoff/.test(called)) out.drive ??= `HEX${length}`;
+    else out.lengthMm = length;
+  }
+  return out;
+}

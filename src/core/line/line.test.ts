@@ -1,0 +1,357 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+  DRIVES,
+  type LineEntry,
+  type Named,
+  nearest,
+  printEntry,
+  readText,
+  type ThingKind,
+  takesOff,
+  VERBS,
+} from '.';
+
+/** Names as people give them, with numbers and letters that must not be lost. */
+const NAMES: Named[] = [
+  { id: 'rear', name: 'rear cover', kind: 'cover' },
+  { id: 'lid-a', name: 'lid A', kind: 'cover' },
+  { id: 'lid-b', name: 'lid B', kind: 'cover' },
+  { id: 'door', name: 'sealed door', kind: 'cover' },
+  { id: 'F11', name: 'fan 11', kind: 'element' },
+  { id: 'F12', name: 'fan 12', kind: 'element' },
+  { id: 'M1', name: 'ticket motor', kind: 'element' },
+  { id: 'B1', name: 'battery 1', kind: 'element' },
+  { id: 'B2', name: 'battery 2', kind: 'element' },
+  { id: 'T1', name: 'transformer', kind: 'element' },
+  { id: 'main plug', name: 'main plug', kind: 'plug' },
+  { id: 'W1', name: 'W1', kind: 'plug', aliases: ['the fat lead'] },
+  { id: 'J7', name: 'J7', kind: 'header' },
+  { id: 'i1', name: 'rail of the battery side', kind: 'thing' },
+];
+
+type Row = [line: string, ...entries: Partial<LineEntry>[]];
+const screw = (more: Partial<LineEntry>): Partial<LineEntry> => ({
+  does: 'undo',
+  takesOff: true,
+  kind: 'fastener',
+  ...more,
+});
+const moved = (does: string, more: Partial<LineEntry> = {}): Partial<LineEntry> => ({
+  does,
+  takesOff: false,
+  ...more,
+});
+const off = (does: string, kind: ThingKind, name: string, more: Partial<LineEntry> = {}) => ({
+  does,
+  takesOff: true,
+  kind,
+  name,
+  ...more,
+});
+
+const TABLE: Row[] = [
+  // Names on the map first, and nothing of a name is dropped.
+  ['4 x M3x8 PH1 fan 12', screw({ count: 4, thread: 'M3', lengthMm: 8, from: 'fan 12', fromKnown: 'F12' })],
+  ['4 x M3x8 PH1 fan 11', screw({ from: 'fan 11', fromKnown: 'F11' })],
+  ['lid A', off('lift', 'part', 'lid A', { known: 'lid-a' })],
+  ['lift lid B', off('lift', 'part', 'lid B', { known: 'lid-b' })],
+  ['2 x M3x6 lid B', screw({ from: 'lid B', fromKnown: 'lid-b' })],
+  ['lift rail of the battery side', off('lift', 'part', 'rail of the battery side', { known: 'i1' })],
+  ['unplug M1', off('unplug', 'plug', 'M1', { known: 'M1' })],
+  ['cut tie T1', off('cut', 'tie', 'tie T1', { known: 'T1' })],
+  ['cut T1', off('cut', 'tie', 'T1', { known: 'T1' })],
+  ['cut tie T9', off('cut', 'tie', 'tie T9')],
+  ['remove battery 1', off('remove', 'part', 'battery 1', { known: 'B1' })],
+  ['remove battery 2', off('remove', 'part', 'battery 2', { known: 'B2' })],
+  ['remove battery 3', off('remove', 'part', 'battery 3')],
+  ['lift B1', off('lift', 'part', 'B1', { known: 'B1' })],
+  ['lift flat cable', off('lift', 'part', 'flat cable')],
+  ['unplug flat cable', off('unplug', 'plug', 'flat cable')],
+  ['unclip lens cap', off('unclip', 'part', 'lens cap')],
+  ['lift dust cap > shelf', off('lift', 'part', 'dust cap', { place: { kind: 'shelf' } })],
+  ['unplug main plug', off('unplug', 'plug', 'main plug', { known: 'main plug' })],
+  ['main plug', off('unplug', 'plug', 'main plug', { known: 'main plug' })],
+  ['unplug plug J7', off('unplug', 'plug', 'J7', { known: 'J7' })],
+  ['unplug ribbon 2', off('unplug', 'plug', 'ribbon 2')],
+  ['unplug aside lead', off('unplug', 'plug', 'aside lead')],
+  ['lift card slot', off('lift', 'part', 'card slot')],
+  ['unplug harness plug tab', off('unplug', 'plug', 'harness plug tab')],
+  ['unplug door latch', off('unplug', 'plug', 'door latch')],
+  ['peel button lead', off('peel', 'part', 'button lead')],
+  ['lift heat shield', off('lift', 'part', 'heat shield')],
+  ['lift screw cover', off('lift', 'part', 'screw cover')],
+  ['lift paper shelf', off('lift', 'part', 'paper shelf')],
+  ['lift plate 3 of 4', off('lift', 'part', 'plate 3 of 4')],
+  ['unplug the fat lead', off('unplug', 'plug', 'W1', { known: 'W1' })],
+  ['W1', off('unplug', 'plug', 'W1', { known: 'W1' })],
+  ['2 x M3x8 door', screw({ from: 'door', fromKnown: 'door' })],
+  // What people write.
+  ['4xM2x8 bottom cover', screw({ count: 4, thread: 'M2', lengthMm: 8, from: 'bottom cover' })],
+  ['4xM3x8 PH1 rear cover', screw({ count: 4, drive: 'PH1', from: 'rear cover', fromKnown: 'rear' })],
+  ['4 x M3x8 PH1 rear cover > cup 3', screw({ count: 4, place: { kind: 'cup', label: '3' } })],
+  ['4× M3×8 PH1 from rear cover → cup 3', screw({ count: 4, place: { kind: 'cup', label: '3' } })],
+  [
+    'rear cover 4x M2,5x6 T8',
+    screw({ count: 4, thread: 'M2.5', lengthMm: 6, drive: 'T8', from: 'rear cover' }),
+  ],
+  ['4 x M3 PH1 rear cover', screw({ count: 4, thread: 'M3', drive: 'PH1' })],
+  ['4 M3x8 rear cover', screw({ count: 4, thread: 'M3', lengthMm: 8 })],
+  ['M3x8', screw({ count: 1, thread: 'M3', lengthMm: 8 })],
+  ['M3 x 8 mm PH1 rear cover', screw({ thread: 'M3', lengthMm: 8, from: 'rear cover' })],
+  ['2 x ST3.5x13 PZ2 foot', screw({ thread: 'ST3.5', lengthMm: 13, drive: 'PZ2', from: 'foot' })],
+  ['6-32x1/2', screw({ count: 1, thread: '6-32', lengthMm: 12.7 })],
+  [
+    '2x 6-32 x 1/4 PH2 bracket > bag A',
+    screw({ thread: '6-32', lengthMm: 6.35, place: { kind: 'bag', label: 'A' } }),
+  ],
+  ['1/4-20 x 1/2" foot', screw({ thread: '1/4-20', lengthMm: 12.7, from: 'foot' })],
+  ['3 x 8-32x1 1/4 foot', screw({ count: 3, thread: '8-32', lengthMm: 31.75 })],
+  ['1/8 hex', screw({ drive: 'HEX1/8' })],
+  ['1/8 hex foot', screw({ drive: 'HEX1/8', from: 'foot' })],
+  ['3x M3x6 hex 2.5 foot', screw({ drive: 'HEX2.5', from: 'foot' })],
+  ['3x M3x6 2.5 hex foot', screw({ drive: 'HEX2.5', from: 'foot' })],
+  ['2x M3x6 hex 5/64 foot', screw({ drive: 'HEX5/64' })],
+  ['1x M2x4 Y1 hinge', screw({ drive: 'Y1', from: 'hinge' })],
+  ['2 x M2x4 tri-wing 1 hinge', screw({ drive: 'Y1', from: 'hinge' })],
+  ['T10 security 2x M4x12 foot', screw({ count: 2, drive: 'T10 security', from: 'foot' })],
+  ['2x M4x12 T10h foot', screw({ drive: 'T10 security' })],
+  ['2x M4x12 TX20 foot', screw({ drive: 'T20' })],
+  ['2x M4x12 SL5 foot', screw({ drive: 'SL5' })],
+  ['2x M4x12 slotted foot', screw({ drive: 'SL' })],
+  ['2x M4x12 pozi 2 foot', screw({ drive: 'PZ2' })],
+  ['4 screws 6mm bottom', screw({ count: 4, lengthMm: 6, from: 'bottom', name: 'screw' })],
+  ['4 screws', screw({ count: 4, name: 'screw' })],
+  ['remove 4 screws rear cover', { ...screw({ count: 4, from: 'rear cover' }), does: 'remove' }],
+  ['several x M3x6 PZ2 lid A', screw({ count: null, drive: 'PZ2', fromKnown: 'lid-a' })],
+  ['some screws foot', screw({ count: null, from: 'foot' })],
+  [
+    '11 x M3x6 PH2 back, 2 x M3x8 PH2 back > cup 2',
+    screw({ count: 11, lengthMm: 6, from: 'back' }),
+    screw({ count: 2, lengthMm: 8, from: 'back', place: { kind: 'cup', label: '2' } }),
+  ],
+  ['4 short 2 long', screw({ count: 4, name: 'short screw' }), screw({ count: 2, name: 'long screw' })],
+  ['4 short, 2 long', screw({ count: 4, name: 'short screw' }), screw({ count: 2, name: 'long screw' })],
+  ['all equal except 2 x M3x12', screw({ count: null }), screw({ count: 2, thread: 'M3', lengthMm: 12 })],
+  ['2 nuts M4 7mm', screw({ count: 2, name: 'nut', thread: 'M4', drive: 'HEX7' })],
+  ['washer', screw({ count: 1, name: 'washer' })],
+  ['3 washers', screw({ count: 3, name: 'washer' })],
+  ['standoff', screw({ name: 'standoff' })],
+  ['2 standoffs M3 5.5mm', screw({ count: 2, name: 'standoff', drive: 'HEX5.5' })],
+  ['nut and bolt', screw({ name: 'nut' }), screw({ name: 'bolt' })],
+  ['2 x M3x8 PH1 cap head rear cover', screw({ head: 'cap', from: 'rear cover' })],
+  ['2 button head screws foot', screw({ head: 'button', from: 'foot' })],
+  ['disconnect J7', off('unplug', 'plug', 'J7', { known: 'J7' })],
+  ['J9 unplug', off('unplug', 'plug', 'J9')],
+  ['unplug J7 24p latch', off('unplug', 'plug', 'J7', { contacts: 24, latch: true })],
+  ['unplug J9 12p 8w', off('unplug', 'plug', 'J9', { contacts: 12, wires: 8 })],
+  ['unplug J9 6-pin', off('unplug', 'plug', 'J9', { contacts: 6 })],
+  ['unplug J9 latch', off('unplug', 'plug', 'J9', { latch: true })],
+  ['unplug J9 aside', off('unplug', 'plug', 'J9', { aside: true })],
+  ['unsolder red', off('unsolder', 'plug', 'red')],
+  ['desolder cell +', off('unsolder', 'plug', 'cell +')],
+  ['unlatch W1', moved('unlatch', { known: 'W1', name: 'W1' })],
+  ['unplug W1', off('unplug', 'plug', 'W1', { known: 'W1' })],
+  ['lift shield', off('lift', 'part', 'shield')],
+  ['take off rear cover', off('lift', 'part', 'rear cover', { known: 'rear' })],
+  ['slide drawer out', off('slide', 'part', 'drawer out')],
+  ['pry rear cover with plastic card', off('pry', 'part', 'rear cover', { tool: 'plastic card' })],
+  ['2 x spring clip', off('lift', 'part', 'spring clip', { count: 2 })],
+  ['unclip 2 springs', off('unclip', 'part', 'springs', { count: 2 })],
+  ['peel tape W4', off('peel', 'tape', 'tape W4')],
+  ['tape W4', moved('tape', { name: 'W4' })],
+  ['eject card', off('eject', 'media', 'card')],
+  ['cut cable tie', off('cut', 'tie', 'cable tie')],
+  // Places.
+  ['lift fan 12 > envelope 1', off('lift', 'part', 'fan 12', { place: { kind: 'bag', label: '1' } })],
+  ['lift fan 12 > bag B', off('lift', 'part', 'fan 12', { place: { kind: 'bag', label: 'B' } })],
+  ['lift fan 12 into cup 4', off('lift', 'part', 'fan 12', { place: { kind: 'cup', label: '4' } })],
+  ['lift fan 12 on the shelf', off('lift', 'part', 'fan 12', { place: { kind: 'shelf' } })],
+  ['6x M3x6 PH1 lid A > in the part', screw({ count: 6, place: { kind: 'left in the part' } })],
+  ['6x M3x6 PH1 lid A left in the part', screw({ fromKnown: 'lid-a', place: { kind: 'left in the part' } })],
+  ['2 x M3x8 PH1 lid A > its hole', screw({ place: { kind: 'in its own hole' } })],
+  ['2 x M3x8 PH1 lid A > photo', screw({ place: { kind: 'taped to the photo' } })],
+  // Moves that take nothing off.
+  ['heat 2 min', moved('heat', { minutes: 2 })],
+  ['heat 90 s', moved('heat', { minutes: 1.5 })],
+  ['heat rear cover 3 min', moved('heat', { name: 'rear cover', known: 'rear', minutes: 3 })],
+  ['alcohol back edge', moved('solvent', { name: 'back edge' })],
+  ['cut 50 mm panel', moved('cut', { name: 'panel', lengthMm: 50 })],
+  ['cut the glue', moved('cut', { name: 'glue' })],
+  ['brush', moved('clean')],
+  ['clean contacts with swab', moved('clean', { name: 'contacts', tool: 'swab' })],
+  ['solder', moved('solder')],
+  ['solder red wire', moved('solder', { name: 'red wire' })],
+  ['look at hinge', moved('look', { name: 'hinge' })],
+  ['label W1', moved('mark', { name: 'W1', known: 'W1' })],
+  ['tape bare contacts', moved('tape', { name: 'bare contacts' })],
+  ['wait 10 min', moved('wait', { minutes: 10 })],
+  ['turn lever to open', moved('turn', { kind: 'change', name: 'lever', to: 'open' })],
+  ['set S1 to 3', moved('set', { kind: 'change', name: 'S1', to: '3' })],
+  ['flip bottom', moved('flip', { to: 'bottom' })],
+  ['flip', moved('flip', { to: 'over' })],
+  ['turn over', moved('flip', { to: 'over' })],
+  ['turn hinge side up', moved('flip', { to: 'hinge side' })],
+  // Tools and notes.
+  ['2 x M4x10 foot with T30 impact', screw({ drive: 'T30', tool: 'T30 impact', from: 'foot' })],
+  ['lift rear cover (hooks at the left)', off('lift', 'part', 'rear cover', { note: 'hooks at the left' })],
+  ['lift rear cover note: tabs break', off('lift', 'part', 'rear cover', { note: 'tabs break' })],
+  ['lift cover with window', off('lift', 'part', 'cover with window')],
+  // As dictation gives it.
+  [
+    'four M three by eight Phillips one rear cover cup three',
+    screw({
+      count: 4,
+      thread: 'M3',
+      lengthMm: 8,
+      drive: 'PH1',
+      fromKnown: 'rear',
+      place: { kind: 'cup', label: '3' },
+    }),
+  ],
+  [
+    'six M two point five by six torx ten lid a bag two',
+    screw({
+      count: 6,
+      thread: 'M2.5',
+      lengthMm: 6,
+      drive: 'T10',
+      fromKnown: 'lid-a',
+      place: { kind: 'bag', label: '2' },
+    }),
+  ],
+  ['two screws foot', screw({ count: 2, from: 'foot' })],
+  [
+    'two M four by ten hex two point five foot',
+    screw({ count: 2, thread: 'M4', lengthMm: 10, drive: 'HEX2.5' }),
+  ],
+  ['twelve M three by six pozi two rear cover', screw({ count: 12, drive: 'PZ2' })],
+];
+
+describe('lines as people write them', () => {
+  it('are a hundred and twenty at least', () => {
+    expect(TABLE.length).toBeGreaterThanOrEqual(120);
+    expect(new Set(TABLE.map(([t]) => t)).size).toBe(TABLE.length);
+  });
+  it.each(TABLE)('%s', (line, ...entries) => {
+    const read = readText(line, NAMES);
+    expect(read.entries).toHaveLength(entries.length);
+    read.entries.forEach((e, k) => {
+      expect(e).toMatchObject(entries[k] as object);
+    });
+    expect(read.doubtful.filter((d) => d.nearest.length === 0)).toEqual([]);
+  });
+});
+
+describe('what is doubtful', () => {
+  it('is listed with the nearest names and where it stands', () => {
+    expect(readText('4 x M3x8 PH1 rear covr', NAMES).doubtful).toEqual([
+      { text: 'rear covr', at: 13, nearest: ['rear'] },
+    ]);
+    expect(readText('lift sealed dor', NAMES).doubtful[0]?.nearest).toEqual(['door']);
+    expect(readText('lift lid', NAMES).doubtful[0]?.nearest).toEqual(['lid-a', 'lid-b']);
+    expect(readText('lift lid @@ 77', NAMES).doubtful[0]).toEqual({ text: '@@', at: 9, nearest: [] });
+    expect(readText('lift fan 12 > drawer 3', NAMES)).toMatchObject({
+      entries: [{ place: { kind: 'shelf', label: 'drawer 3' } }],
+      doubtful: [{ text: 'drawer 3', at: 14, nearest: [] }],
+    });
+  });
+  it('is no other number or letter: fan 13 is not nearly fan 12', () => {
+    expect(nearest('fan 13', NAMES)).toEqual([]);
+    expect(nearest('lid C', NAMES)).toEqual([]);
+    expect(nearest('fann 12', NAMES).map((n) => n.id)).toEqual(['F12']);
+    expect(nearest('rear cover', NAMES)).toEqual([]);
+  });
+  it('is nothing on a unit without names', () => {
+    expect(readText('4 x M3x8 PH1 rear covr').doubtful).toEqual([]);
+  });
+});
+
+describe('an entry as it is printed', () => {
+  const word = fc.constantFrom('hinge', 'left rail', 'fan 3', 'rear frame', 'shield', 'bracket 2', 'foot');
+  const place = fc.constantFrom(
+    { kind: 'cup' as const, label: '4' },
+    { kind: 'bag' as const, label: 'B' },
+    { kind: 'left in the part' as const },
+    { kind: 'in its own hole' as const },
+    { kind: 'taped to the photo' as const },
+    { kind: 'shelf' as const },
+  );
+  const drives = fc.constantFrom(...DRIVES.flatMap((d) => d.sizes.map((s) => `${d.id}${s}`)));
+  const some = <T>(a: fc.Arbitrary<T>) => fc.option(a, { nil: undefined });
+  const bare = (e: object) =>
+    Object.fromEntries(Object.entries(e).filter(([, v]) => v !== undefined)) as unknown as LineEntry;
+  const fastener = fc
+    .record({
+      name: fc.constantFrom('screw', 'nut', 'bolt', 'washer'),
+      count: fc.option(fc.integer({ min: 1, max: 40 }), { nil: null }),
+      thread: fc.constantFrom('M2', 'M2.5', 'M3', 'M6', 'ST3.5', '6-32', '1/4-20'),
+      lengthMm: some(fc.constantFrom(4, 6, 6.5, 12, 25)),
+      drive: some(drives),
+      head: some(fc.constantFrom('pan', 'flat', 'button')),
+      from: some(word),
+      place: some(place),
+    })
+    .map((f) =>
+      bare({
+        does: 'undo',
+        takesOff: true,
+        kind: 'fastener',
+        ...f,
+        // Inch threads have inch lengths.
+        ...(f.thread.includes('-') && f.lengthMm ? { lengthMm: 12.7 } : {}),
+      }),
+    );
+  const thing = fc
+    .record({
+      does: fc.constantFrom('lift', 'slide', 'pry', 'unclip'),
+      name: word,
+      count: fc.constantFrom(1, 2, 5, null),
+      place: some(place),
+      note: some(fc.constantFrom('hooks at the left', 'tabs break')),
+    })
+    .map((t) => bare({ takesOff: true, kind: 'part', ...t }));
+  const plug = fc
+    .record({
+      name: fc.constantFrom('J7', 'W12', 'fan lead 2'),
+      contacts: some(fc.integer({ min: 2, max: 60 })),
+      wires: some(fc.integer({ min: 1, max: 40 })),
+      aside: some(fc.constant(true as const)),
+      place: some(place),
+    })
+    .map((p) => bare({ does: 'unplug', takesOff: true, kind: 'plug', count: 1, ...p }));
+  const standing = fc
+    .record({
+      does: fc.constantFrom('heat', 'solvent', 'clean', 'look', 'mark', 'solder', 'unlatch'),
+      name: word,
+      minutes: some(fc.constantFrom(1, 2.5, 10)),
+      tool: some(fc.constantFrom('swab', 'plastic card')),
+    })
+    .map((m) => bare({ takesOff: false, ...m }));
+  it('reads back as the same entry', () => {
+    fc.assert(
+      fc.property(fc.oneof(fastener, thing, plug, standing), (entry) => {
+        const text = printEntry(entry);
+        expect(readText(text).entries, text).toEqual([entry]);
+      }),
+      { numRuns: 600 },
+    );
+  });
+  it('says a flip and a position', () => {
+    for (const line of ['flip bottom', 'turn lever to open', 'set S1 to 3']) {
+      const { entries } = readText(line);
+      expect(readText(printEntry(entries[0] as LineEntry)).entries).toEqual(entries);
+    }
+  });
+});
+
+describe('verbs', () => {
+  it('have words of their own, and each says whether it takes something off', () => {
+    const words = VERBS.flatMap((v) => v.words);
+    expect(new Set(words).size).toBe(words.length);
+    for (const v of VERBS) expect(v.words[0], v.does).toBeTruthy();
+    expect(takesOff('lift')).toBe(true);
+    expect(takesOff('heat')).toBe(false);
+    expect(takesOff('carry')).toBe(true);
+  });
+});

@@ -1,0 +1,94 @@
+import { distance } from 'fastest-levenshtein';
+import { plainOf } from './tokens';
+
+export const NAMED_KINDS = ['cover', 'element', 'plug', 'header', 'thing'] as const;
+export type NamedKind = (typeof NAMED_KINDS)[number];
+
+/** Something that has a name: on the map, or in the tray. */
+export interface Named {
+  id: string;
+  name: string;
+  kind: NamedKind;
+  /** what it was called in this job as well */
+  aliases?: string[];
+}
+
+/** A name found in a line. */
+export interface NameFound {
+  named: Named;
+  from: number;
+  to: number;
+}
+
+const isInWord = (c: string | undefined) => c !== undefined && /[\p{L}\p{N}]/u.test(c);
+
+/** What it is called; the id of a cover is no name that anybody sees. */
+const callsOf = (n: Named) =>
+  [n.name, ...(n.kind === 'cover' ? [] : [n.id]), ...(n.aliases ?? [])].map((c) => plainOf(c).trim());
+
+/** The name it goes by, where it was called otherwise: a cover and a thing by name, the rest by mark. */
+export function properName({ named, from, to }: NameFound, text: string): string {
+  const said = text.slice(from, to);
+  const own = [named.name, named.id].some((c) => plainOf(c).trim() === plainOf(said).trim());
+  if (own) return said;
+  return named.kind === 'cover' || named.kind === 'thing' ? named.name : named.id;
+}
+
+/**
+ * Names that stand in a line as whole words, the longest first; none overlaps another.
+ *
+ * @param text one line
+ * @param names what has a name
+ * @returns names with the place they stand at, in the order of the line
+ * @example namesIn('unplug main plug', [{ id: 'W1', name: 'main plug', kind: 'plug' }])[0].named.id // 'W1'
+ */
+export function namesIn(text: string, names: readonly Named[]): NameFound[] {
+  const plain = plainOf(text);
+  const calls = names
+    .flatMap((named) => callsOf(named).map((call) => ({ named, call })))
+    .filter(({ call }) => call !== '')
+    .sort((a, b) => b.call.length - a.call.length);
+  const found: NameFound[] = [];
+  for (const { named, call } of calls) {
+    for (let at = plain.indexOf(call); at >= 0; at = plain.indexOf(call, at + 1)) {
+      const to = at + call.length;
+      const whole = !isInWord(plain[at - 1]) && !isInWord(plain[to]);
+      if (whole && !found.some((f) => at < f.to && f.from < to)) found.push({ named, from: at, to });
+    }
+  }
+  return found.sort((a, b) => a.from - b.from);
+}
+
+/** Letters that may be wrong in a name of this length. Common practice, no source. */
+const slips = (length: number) => Math.floor(length / 4);
+/** So many are offered. */
+const OFFERED = 3;
+
+/**
+ * Names that are nearly what was typed: a few letters wrong, or words that all stand in the name.
+ *
+ * @param said as typed
+ * @param names what has a name
+ * @returns the nearest first, at most three
+ * @example nearest('rear covr', [{ id: 'rear', name: 'rear cover', kind: 'cover' }])[0].id // 'rear'
+ */
+export function nearest(said: string, names: readonly Named[]): Named[] {
+  const plain = plainOf(said).trim();
+  const words = plain.split(/\s+/);
+  // A number more or another letter at its end is another thing: "fan 2" is not nearly "fan 1".
+  const mark = (t: string) => /(?:^|\s)([\p{L}]?\p{N}+|\p{L})$/u.exec(t)?.[1];
+  return names
+    .flatMap((named) =>
+      callsOf(named).map((call) => {
+        const inside = words.every((w) => w.length > 2 && call.split(/\s+/).includes(w));
+        const d = distance(plain, call);
+        const near = mark(plain) === mark(call) && d <= slips(Math.max(plain.length, call.length));
+        return { named, d: inside || near ? d : Number.POSITIVE_INFINITY };
+      }),
+    )
+    .filter(({ d }) => d > 0 && Number.isFinite(d))
+    .sort((a, b) => a.d - b.d)
+    .map(({ named }) => named)
+    .filter((n, i, all) => all.indexOf(n) === i)
+    .slice(0, OFFERED);
+}

@@ -1,0 +1,86 @@
+import type { Span } from './entry';
+import { type NameFound, properName } from './names';
+import { numberIn } from './numbers';
+import type { Token } from './tokens';
+
+/** A token of a piece; a name that is known is one token, whatever words it has. */
+export interface Word extends Token {
+  found?: NameFound;
+}
+
+/** Tokens with the names in them made whole. */
+export function withNames(tokens: readonly Token[], found: readonly NameFound[], plain: string): Word[] {
+  const words: Word[] = [];
+  for (const t of tokens) {
+    const name = found.find((f) => t.from < f.to && f.from < t.to);
+    if (!name) words.push(t);
+    else if (words.at(-1)?.found !== name)
+      words.push({
+        type: 'word',
+        from: Math.min(name.from, t.from),
+        to: Math.max(name.to, t.to),
+        text: plain.slice(name.from, name.to),
+        found: name,
+      });
+  }
+  return words;
+}
+
+/** Small words that are no part of a name at its beginning or its end. */
+const SMALL = /^(?:of|the|a|an|from|off|on|at|and|to|in|its)$/;
+
+/** A piece of a line while it is read: what is taken is gone from it, and remembered with its place. */
+export class Piece {
+  rest: Word[];
+  readonly spans: Span[] = [];
+
+  constructor(
+    words: Word[],
+    readonly text: string,
+  ) {
+    this.rest = words;
+  }
+
+  /** The words of a token as they were typed. */
+  original = (t: { from: number; to: number }): string => this.text.slice(t.from, t.to);
+
+  /** Takes tokens out, read as something. */
+  take(at: number, used: number, as: string): Word[] {
+    const out = this.rest.splice(at, used);
+    if (out[0]) this.spans.push({ from: out[0].from, to: out.at(-1)?.to ?? 0, as });
+    return out;
+  }
+
+  /** Place of the first token that fits, or -1. */
+  at(fits: (w: Word, i: number, all: Word[]) => boolean): number {
+    return this.rest.findIndex((w, i, all) => !w.found && fits(w, i, all));
+  }
+
+  /** The number a token speaks of. */
+  static numberOf = (w: Word | undefined): number | undefined => {
+    const said = w && !w.found ? numberIn(w.text) : undefined;
+    return said === undefined ? undefined : Number(said);
+  };
+
+  /** What is left, from the first to the last word that says something, as it was typed. */
+  words(as: string): { said: string; words: Word[] } {
+    const all = this.rest.filter((w) => w.type !== 'comma' || w.found);
+    const first = all.findIndex((w) => w.found || !SMALL.test(w.text));
+    const last = all.findLastIndex((w) => w.found || !SMALL.test(w.text));
+    if (first < 0) return { said: '', words: [] };
+    const words = all.slice(first, last + 1);
+    for (const w of words) this.spans.push({ from: w.from, to: w.to, as });
+    // Where something was taken from between, the words stand beside each other.
+    const parts: string[] = [];
+    let end = -1;
+    for (const w of words) {
+      const gap = this.text.slice(end, w.from);
+      parts.push(
+        end >= 0 && gap.trim() === '' ? gap : parts.length ? ' ' : '',
+        w.found ? properName(w.found, this.text) : this.original(w),
+      );
+      end = w.to;
+    }
+    return { said: parts.join('').replace(/\s+/g, ' ').trim(), words };
+  }
+}

@@ -1,0 +1,70 @@
+import moo from 'moo';
+
+/** A piece of a line: what it looks like, what it says, and where it stood. */
+export interface Token {
+  type: string;
+  /** in small letters, numbers with a point */
+  text: string;
+  from: number;
+  to: number;
+}
+
+const N = '\\d+(?:\\.\\d+)?';
+const END = '(?![\\w/])';
+const at = (source: string) => new RegExp(source);
+
+const LEXER = moo.compile({
+  space: { match: at('\\s+'), lineBreaks: true },
+  arrow: at('>+'),
+  comma: at('[,;]'),
+  open: at('\\('),
+  shut: at('\\)'),
+  inch: at(
+    `#?(?:\\d{1,2}-\\d{2}|\\d/\\d-\\d{2})(?:\\s*x\\s*(?:(?:\\d+\\s+)?\\d+/\\d+|${N})(?:\\s?(?:"|in\\b|inch\\b))?)?${END}`,
+  ),
+  metric: at(`(?:m|st)\\s?${N}(?:\\s*(?:x|by)\\s*${N})?(?:\\s?mm)?${END}`),
+  count: at('\\d{1,3}\\s*x(?=\\s|[a-z#]|\\d{1,2}-|\\d{1,2}/)'),
+  millimetres: at(`${N}\\s?mm${END}`),
+  minutes: at(`${N}\\s?(?:min(?:utes?)?|mins|h|hours?|s|sec(?:onds?)?)${END}`),
+  contacts: at('\\d{1,3}\\s?-?(?:p|pins?|ways?|contacts?)(?!\\w)'),
+  wires: at('\\d{1,3}\\s?-?(?:w|wires?|cores?)(?!\\w)'),
+  drive: at(
+    `(?:t[xr]?\\s?\\d{1,2}\\s?(?:h|s|sec(?:urity)?)?|(?:ph|pz)\\s?(?:0{1,3}|\\d)|sl\\s?${N}|sq\\d?|y\\d|hex\\s?\\d+/\\d+|hex\\s?${N}(?:\\s?mm)?)(?![\\w/.-])`,
+  ),
+  fraction: at('\\d+/\\d+(?![\\w/])'),
+  number: at(`${N}(?![\\w/-])`),
+  word: at('[^\\s,;>()]+'),
+});
+
+/**
+ * The text as it is read: small letters and points, sign for sign as long as what was typed.
+ *
+ * @param text one line
+ * @returns a text of the same length
+ * @example plainOf('4× M2,5→Cup') // '4x m2.5>cup'
+ */
+export const plainOf = (text: string): string =>
+  text
+    .replaceAll('×', 'x')
+    .replaceAll('→', '>')
+    .replace(/(\d),(?=\d)/g, '$1.')
+    .replace(/[A-Z]/g, (c) => c.toLowerCase());
+
+/**
+ * Cuts a line into tokens. Every sign but a space is in one of them.
+ *
+ * @param text one line
+ * @returns tokens in their order
+ * @example tokensOf('4xM2x8 lid').map((t) => t.type) // ['count', 'metric', 'word']
+ */
+export function tokensOf(text: string): Token[] {
+  LEXER.reset(plainOf(text));
+  return [...LEXER]
+    .filter((t) => t.type !== 'space')
+    .map((t) => ({
+      type: t.type ?? 'word',
+      text: t.value,
+      from: t.offset,
+      to: t.offset + t.value.length,
+    }));
+}

@@ -1,0 +1,59 @@
+/** Kinds of things that a line takes off. */
+export const THING_KINDS = ['fastener', 'plug', 'part', 'tie', 'tape', 'media', 'change'] as const;
+export type ThingKind = (typeof THING_KINDS)[number];
+
+/** One verb of the entry line. */
+export interface LineVerb {
+  /** the word it goes by everywhere */
+  does: string;
+  /** what people write for it */
+  words: string[];
+  /** what it takes off; null = it takes nothing off */
+  takes: ThingKind | null;
+  /** kinds that the words after it may make of it */
+  or?: ThingKind[];
+}
+
+/**
+ * Verbs of the entry line. A further one is a further entry. Those that take nothing off are moves, not
+ * things on the shelf. Common practice, no source.
+ */
+export const VERBS: LineVerb[] = [
+  { does: 'undo', words: ['undo', 'unscrew', 'loosen', 'screw out'], takes: 'fastener' },
+  { does: 'unplug', words: ['unplug', 'disconnect', 'part', 'pull plug'], takes: 'plug' },
+  { does: 'unsolder', words: ['unsolder', 'desolder'], takes: 'plug' },
+  {
+    does: 'lift',
+    words: ['lift', 'lift off', 'lift out', 'take off', 'take out', 'pull out', 'pull off'],
+    takes: 'part',
+  },
+  { does: 'remove', words: ['remove'], takes: 'part' },
+  { does: 'slide', words: ['slide', 'slide out', 'slide off'], takes: 'part' },
+  { does: 'pry', words: ['pry', 'pry off', 'pry out', 'prise', 'prise off'], takes: 'part' },
+  { does: 'unclip', words: ['unclip', 'unhook'], takes: 'part' },
+  { does: 'peel', words: ['peel', 'peel off'], takes: 'tape', or: ['part', 'plug'] },
+  { does: 'cut', words: ['cut', 'snip'], takes: 'tie' },
+  { does: 'eject', words: ['eject'], takes: 'media' },
+  { does: 'flip', words: ['flip', 'flip over'], takes: null },
+  { does: 'turn', words: ['turn', 'rotate'], takes: null },
+  { does: 'set', words: ['set', 'switch'], takes: null },
+  { does: 'unlatch', words: ['unlatch', 'unlock'], takes: null },
+  { does: 'heat', words: ['heat', 'warm'], takes: null },
+  { does: 'solvent', words: ['solvent', 'alcohol', 'isopropanol', 'ipa'], takes: null },
+  { does: 'clean', words: ['clean', 'brush', 'wipe', 'blow out', 'vacuum'], takes: null },
+  { does: 'look', words: ['look', 'look at', 'inspect'], takes: null },
+  { does: 'mark', words: ['mark', 'label', 'dot'], takes: null },
+  { does: 'tape', words: ['tape', 'tape over', 'tape off', 'insulate'], takes: null },
+  { does: 'solder', words: ['solder'], takes: null },
+  { does: 'lamp', words: ['lamp on'], takes: null },
+  { does: 'wait', words: ['wait', 'rest'], takes: null },
+];
+
+/**
+ * Whether a verb takes something off.
+ *
+ * @param does a verb by its word
+ * @returns false for heat, solvent, cleaning, looking, marking, turning, soldering; true for any other
+ * @example takesOff('heat') // false
+ */
+export const takesOff = (does: string): boolean => VERBS.find((v) => v.does === does)?.takes !== null;

@@ -1,0 +1,20 @@
+import { Action } from '../../../ui/Action';
+import { useJob } from '../../job/use-job';
+import type { ActProps } from './act';
+
+/** A cover is closed for good. */
+export function CloseAct({ step, onRefused }: ActProps) {
+  const { record } = useJob();
+  const { cover } = step;
+  if (!cover) return null;
+  return (
+    <div className="flex flex-wrap gap-3">
+      <Action
+        className="min-h-[64px]! text-[18px]"
+        onClick={() => onRefused(record('cover.closed', { cover: cover.id, kind: 'final' }))}
+      >
+        The {cover.name} is closed
+      </Action>
+    </div>
+  );
+}

@@ -1,0 +1,31 @@
+import { useState } from 'react';
+import { Action } from '../../../ui/Action';
+import { TextField } from '../../../ui/Field';
+import { useJob } from '../../job/use-job';
+import type { ActProps } from './act';
+
+/** Several are counted. */
+export function CountAct({ step, onRefused }: ActProps) {
+  const { record } = useJob();
+  const [n, setN] = useState('');
+  return (
+    <form
+      className="flex gap-3 items-end flex-wrap"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (step.item) onRefused(record('item.counted', { item: step.item.id, count: Number(n) }));
+      }}
+    >
+      <TextField
+        label="How many are there"
+        inputMode="numeric"
+        value={n}
+        onChange={(e) => setN(e.target.value)}
+        className="w-[200px]"
+      />
+      <Action type="submit" keyName="Enter">
+        Counted
+      </Action>
+    </form>
+  );
+}
