@@ -184,7 +184,8 @@ test('two windows on one job stay in step, and the one that is behind is told', 
   await line(other, 'unplug J7');
   await line(page, 'unplug J7');
   await expect(other.getByText(/An entry was taken back: J7 is off already/)).toBeVisible();
-  await expect(other.getByRole('button', { name: /J7/ })).toHaveCount(1);
+  const tray = other.getByRole('region', { name: 'The Tray' });
+  await expect(tray.getByRole('button', { name: /J7/ })).toHaveCount(1);
 });
 
 test('a broken or foreign job file is refused with the path of what is wrong, and nothing is taken in', async ({

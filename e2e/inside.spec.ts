@@ -207,6 +207,9 @@ test('on the way back lengths are measured, a cure starts its timer, and a quick
   await page.getByRole('button', { name: 'All 2 are tight' }).click();
   await expect(page.getByRole('list', { name: 'Timers' })).toContainText('M4×6 T20 cures');
   await page.getByRole('button', { name: 'The lamp cover is closed' }).click();
+  // It came off with the rear up: so it goes on.
+  await expect(page.getByRole('heading', { name: 'Turn it: rear up' })).toBeVisible();
+  await page.getByRole('button', { name: 'It is turned' }).click();
   await page.keyboard.press('Space');
   await expect(page.getByRole('heading', { name: /Screw in 2 × M3×12/ })).toBeVisible();
   const length = page.getByRole('region', { name: 'Length' });
@@ -277,6 +280,10 @@ test('who has to allow it is asked first; messages, charge and a soak are shown 
   await page.getByLabel('Who gave leave, and how').fill('M. Ockley, at the door');
   await page.getByRole('button', { name: 'Allowed' }).click();
   await expect(page.getByText('cash owner allows it')).toBeVisible();
+  await page.getByRole('button', { name: 'works', exact: true }).click();
+  await expect(page.getByText('alarm receiver has to be told before the test')).toBeVisible();
+  await page.getByLabel('Whom, and how').fill('the desk, by telephone');
+  await page.getByRole('button', { name: 'Told' }).click();
   await page.getByRole('button', { name: 'works', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'It works again' })).toBeVisible();
   await expect(page.getByText('of 5 good repeats in a row')).toBeVisible();

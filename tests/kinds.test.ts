@@ -95,6 +95,7 @@ const EXAMPLES: { [T in EventType]: Payload<T> } = {
   'item.assigned': { item: 'x', cover: null },
   'holes.placed': { item: 'x', points: [{ x: 1, y: 2 }], lid: 'metal' },
   'length.checked': { item: 'x', measuredMm: 8 },
+  'plan.dropped': { element: 'W4' },
   'item.to-fit': {
     text: 'fan board',
     item: { kind: 'part', name: 'fan board', count: 1, place: { kind: 'shelf' } },

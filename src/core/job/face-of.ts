@@ -2,6 +2,7 @@ import { type Item, tally } from '../ledger';
 import { tighten } from '../tighten';
 import { type Face, type FacePin, type FaceShape, holesOf, type UnitMap } from '../unit';
 import { openAccess } from './open';
+import { outsOf, plansOf } from './opening';
 import type { JobState } from './state';
 
 /** What a designator of the map stands for, in words. */
@@ -83,8 +84,8 @@ function toneOf(state: JobState, pin: FacePin, what: Designated): PinTone {
   }
   if (what.kind === 'cover' && state.ledger.covers.some((c) => c.id === pin.on && c.state !== 'final'))
     return 'off';
-  if (state.out && state.out.element.toLowerCase() === on) return 'off';
-  if (state.plan?.element?.toLowerCase() === on) return 'wanted';
+  if (outsOf(state).some((o) => o.element.toLowerCase() === on)) return 'off';
+  if (plansOf(state).some((p) => p.element?.toLowerCase() === on)) return 'wanted';
   return 'plain';
 }
 

@@ -1,5 +1,6 @@
 import { PREPARATIONS } from '../preparation';
 import type { Reported } from './kinds/kind';
+import { fixesOf } from './opening';
 import { stampWords } from './stamps';
 import type { JobState } from './state';
 
@@ -8,8 +9,8 @@ export function fixLines(state: JobState, at: string): Reported[] {
   const under = 'Done' as const;
   const failed = state.failed.find((f) => f.at === at);
   if (failed) return [{ under, at, text: failed.name, result: 'did not mend it' }];
-  const { fix } = state;
-  if (fix?.at !== at) return [];
+  const fix = fixesOf(state).find((f) => f.at === at);
+  if (!fix) return [];
   return [
     { under, at, text: fix.name, result: `${fix.element}${stampWords(fix)}` },
     ...(fix.old ? [{ under, text: 'The old one', result: stampWords(fix.old).slice(2) }] : []),

@@ -21,7 +21,8 @@ export function handOverHeldBy(state: JobState, result: HandOver['result']): str
   }
   for (const u of state.inUse) held.push(inUseWords(u));
   if (result === 'works') {
-    if (!state.fix) held.push('no remedy has been recorded');
+    if (!state.fix && state.fixes.length) held.push(`“${state.plan?.name}” is planned and not done`);
+    else if (!state.fix) held.push('no remedy has been recorded');
     else if (symptomProof(state)?.outcome !== 'ok')
       held.push('the failing check has not been repeated with a good result');
   }

@@ -16,6 +16,7 @@ export { namesOf } from './names';
 export { isPlannedPart } from './old-part';
 export { openAccess } from './open';
 export { type OpenPoint, openPoints } from './open-points';
+export { coversNeeded, fixesOf, fixWords, outsOf, plansOf } from './opening';
 export { leadsNow, packsIn, plugsOff } from './packs';
 export { type RemedyOption, remedyOptions } from './plan-of';
 export { plugsToMove } from './planned';
@@ -33,7 +34,7 @@ export {
 } from './proofs';
 export { type ProvingLine, partiesLeft, provingLines } from './proving';
 export { effective, fold, type JobRecord, judge } from './reduce';
-export { coversNeeded, gatesAhead, offCount, type RunStop, runOf, type StopStatus } from './run';
+export { gatesAhead, offCount, type RunStop, runOf, type StopStatus } from './run';
 export { repeatsFor, repeatsWanted, type SoakNow, soakNow } from './soak';
 export * from './state';
 export { type JobSummary, summarise } from './summary';

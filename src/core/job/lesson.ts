@@ -28,7 +28,14 @@ export const modelOf = (map: { maker: string; model: string }): string =>
  */
 export function lessonOf(state: JobState): Lesson | null {
   const { fix, handedOver, map } = state;
-  if (!fix || handedOver?.result !== 'works' || symptomProof(state)?.outcome !== 'ok') return null;
+  // Two things mended at once say of neither that it was the fault.
+  if (
+    !fix ||
+    state.fixes.length > 0 ||
+    handedOver?.result !== 'works' ||
+    symptomProof(state)?.outcome !== 'ok'
+  )
+    return null;
   const element = map.elements.find((e) => e.id === fix.element);
   const model = modelOf(map);
   if (!element || !model) return null;

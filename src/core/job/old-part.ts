@@ -1,5 +1,5 @@
-import { folded } from '../hazard';
 import type { ItemDraft, Ledger } from '../ledger';
+import { outsOf, planNamed } from './opening';
 import type { JobState } from './state';
 
 /** The ledger with a thing marked as the old part: something else goes in its place. */
@@ -9,7 +9,7 @@ export const markOld = (ledger: Ledger, id: string): Ledger => ({
 });
 
 /**
- * Whether what comes off is the part that is planned to be replaced: lifting it is its Out.
+ * Whether what comes off is a part that is planned to be replaced: lifting it is its Out.
  *
  * @param state a job
  * @param item as it is about to be recorded
@@ -17,12 +17,7 @@ export const markOld = (ledger: Ledger, id: string): Ledger => ({
  * @example isPlannedPart(state, { kind: 'part', name: 'B1', … }) // true
  */
 export function isPlannedPart(state: JobState, item: ItemDraft | null): boolean {
-  const { plan } = state;
-  if (item?.kind !== 'part' || plan?.remedyKind !== 'replace' || state.out || state.fix) return false;
-  const element = state.map.elements.find((e) => e.id === plan.element);
-  if (!element) return false;
-  const said = folded(item.name).replace(/^old /, '');
-  return [element.id, element.name, `${element.name} ${element.id}`, `${element.id} ${element.name}`].some(
-    (n) => folded(n) === said,
-  );
+  if (item?.kind !== 'part' || state.fix) return false;
+  const plan = planNamed(state, item.name);
+  return plan !== undefined && !outsOf(state).some((o) => o.element === plan.element);
 }

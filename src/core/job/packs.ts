@@ -2,6 +2,7 @@ import { firstLeadOf, isPackItself, type LeadsNow } from '../hazard';
 import { tally } from '../ledger';
 import { HAZARDS, type Hazard } from '../unit';
 import { openAccess } from './open';
+import { outsOf } from './opening';
 import type { JobState } from './state';
 
 /** Plugs that are off, in the order in which they came off. */
@@ -18,8 +19,8 @@ export const leadsNow = (state: JobState): LeadsNow => ({
 
 /** Whether a pack is out of the unit: the planned one is out, or it lies in the tray. */
 export function isOut(state: JobState, pack: Hazard): boolean {
-  const out = state.out?.element;
-  if (out && [pack.id, pack.on].some((n) => n?.toLowerCase() === out.toLowerCase())) return true;
+  const outs = outsOf(state).map((o) => o.element.toLowerCase());
+  if ([pack.id, pack.on].some((n) => n !== undefined && outs.includes(n.toLowerCase()))) return true;
   return state.ledger.items.some(
     (i) => i.kind === 'part' && !i.cover && tally(i).off > 0 && isPackItself(state.map, pack, i.name),
   );

@@ -1,5 +1,6 @@
 import { coversOver, type MapRemedy } from '../unit';
 import { openAccess } from './open';
+import { coversNeeded } from './opening';
 import type { JobState } from './state';
 
 export interface RemedyOption {
@@ -20,14 +21,24 @@ export interface RemedyOption {
  * @param state a job
  * @param element element id
  * @param suspicion chance that this element is the fault, 0 to 1
+ * @param beside done in the same opening as what is planned already
  * @returns one option per rung, gentlest first
  * @example remedyOptions(state, 'W4', 0.79)[0].chance // 0.79 × 0.45
  */
-export function remedyOptions(state: JobState, element: string, suspicion: number): RemedyOption[] {
+export function remedyOptions(
+  state: JobState,
+  element: string,
+  suspicion: number,
+  beside = false,
+): RemedyOption[] {
   const e = state.map.elements.find((x) => x.id === element);
   if (!e) return [];
   const open = new Set(openAccess(state));
-  const wanted = new Set(coversOver(state.map.access, e.needs).filter((id) => !open.has(id)));
+  // What is opened for another remedy is opened once.
+  const paid = new Set(beside ? coversNeeded(state) : []);
+  const wanted = new Set(
+    coversOver(state.map.access, e.needs).filter((id) => !open.has(id) && !paid.has(id)),
+  );
   const opening = state.map.access.filter((a) => wanted.has(a.id)).reduce((m, a) => m + a.minutes, 0);
   const tried = new Set(state.trace.flatMap((t) => (t.tried?.element === element ? [t.tried.remedy] : [])));
   return e.remedies.map((remedy) => ({

@@ -1,5 +1,6 @@
 import { tally } from '../ledger';
 import { HAZARDS } from '../unit';
+import { outsOf } from './opening';
 import { isOut } from './packs';
 import type { JobState } from './state';
 
@@ -12,7 +13,8 @@ import type { JobState } from './state';
  * @example proofHeldBy(state) // 'W6 is still out'
  */
 export function proofHeldBy(state: JobState): string | null {
-  if (state.out) return `${state.out.element} is still out`;
+  const [out] = outsOf(state);
+  if (out) return `${out.element} is still out`;
   for (const item of state.ledger.items) {
     const { off } = tally(item);
     if (off === 0 || item.undoneBy === 'nothing') continue;

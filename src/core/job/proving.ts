@@ -1,3 +1,4 @@
+import { fixesOf } from './opening';
 import type { JobState } from './state';
 
 /** One thing to be shown after a remedy beside the check that failed. */
@@ -36,8 +37,10 @@ const SOURCES: Source[] = [
       : [],
   // A pack is charged by the unit, not by hope.
   (state) => {
-    const fixed = state.map.elements.find((e) => e.id === state.fix?.element);
-    const fitted = fixed?.kind === 'battery';
+    const fixed = fixesOf(state)
+      .map((f) => state.map.elements.find((e) => e.id === f.element))
+      .find((e) => e?.kind === 'battery');
+    const fitted = fixed !== undefined;
     const battery = fitted ? fixed : state.map.elements.find((e) => e.kind === 'battery');
     return battery &&
       !isPrimary(battery.name, state.batteries[battery.id]?.request.new.chemistry) &&
@@ -54,7 +57,7 @@ const SOURCES: Source[] = [
   },
   // A unit that was without its battery may have to be told so.
   (state) =>
-    isBattery(state, state.fix?.element)
+    fixesOf(state).some((f) => isBattery(state, f.element))
       ? [
           {
             id: 'activation',

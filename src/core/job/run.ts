@@ -1,8 +1,8 @@
 import { holding } from '../hazard';
 import { tally } from '../ledger';
-import { coversOver } from '../unit';
 import { handOverHeldBy } from './hand-over-rule';
 import { openAccess } from './open';
+import { coversNeeded, fixesOf, plansOf } from './opening';
 import { symptomProof } from './proofs';
 import { type JobState, STOPS, type Stop } from './state';
 
@@ -13,12 +13,6 @@ export interface RunStop {
   status: StopStatus;
   /** two or three words beside the status */
   note: string;
-}
-
-/** Covers the planned remedy needs off, with everything that lies over them. */
-export function coversNeeded(state: JobState): string[] {
-  const e = state.map.elements.find((x) => x.id === state.plan?.element);
-  return coversOver(state.map.access, e?.needs);
 }
 
 /** Hazards that hold the way to the planned element, or a hand that is inside now. */
@@ -65,7 +59,9 @@ const RULES: Record<Stop, Rule> = {
   }),
   plan: (s) => ({
     done: s.plan !== null,
-    note: s.plan?.element ?? '',
+    note: plansOf(s)
+      .map((p) => p.element)
+      .join(', '),
   }),
   'make safe': (s) => {
     const gates = gatesAhead(s);
@@ -93,7 +89,13 @@ const RULES: Record<Stop, Rule> = {
   },
   swap: (s) => ({
     done: s.fix !== null,
-    note: s.fix ? s.fix.element : s.out ? 'old part out' : '',
+    note: s.fix
+      ? fixesOf(s)
+          .map((f) => f.element)
+          .join(', ')
+      : s.out
+        ? 'old part out'
+        : '',
   }),
   'close up': (s) => {
     const open = s.ledger.covers.filter((c) => c.state !== 'final').length;

@@ -1,4 +1,4 @@
-import { coversNeeded, type JobState, openAccess } from '../job';
+import { coversNeeded, type JobState, openAccess, outsOf, plansOf } from '../job';
 import { order } from '../order';
 import type { MapMove } from '../unit';
 import { overlapped, spend } from './spend';
@@ -94,9 +94,12 @@ export function wayIn(state: JobState, timeLimitMs = 300): WayIn | null {
   const left = wanted.filter((id) => !open.has(id));
   const covers = left.flatMap((id) => moves.find((m) => m.opens === id)?.id ?? []);
   // Past the last cover: what is done for the planned element itself, until it is out or mended.
-  const element = state.out || state.fix ? undefined : state.plan?.element;
+  const out = new Set(outsOf(state).map((o) => o.element));
+  const elements = state.fix
+    ? []
+    : plansOf(state).flatMap((p) => (p.element && !out.has(p.element) ? [p.element] : []));
   const followed = new Set(state.followed);
-  const deeper = moves.filter((m) => element && m.reaches?.includes(element) && !followed.has(m.id));
+  const deeper = moves.filter((m) => m.reaches?.some((e) => elements.includes(e)) && !followed.has(m.id));
   const goal = [...covers, ...deeper.map((m) => m.id)];
   if (moves.length === 0 || (left.length > 0 && covers.length === 0)) return null;
   const sideUp = state.ledger.moves.findLast((m) => m.sideUp)?.sideUp ?? null;

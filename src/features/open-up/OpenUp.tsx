@@ -2,6 +2,7 @@ import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import { coversNeeded, type JobState, openAccess } from '../../core/job';
 import { type LedgerMove, placeWords, specOf, tally } from '../../core/ledger';
+import { Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { Flip } from '../../ui/Signs';
 import { Faces } from '../faces/Faces';
@@ -23,9 +24,9 @@ type Beside = 'faces' | 'buttons' | 'pictures';
 const nextCover = (job: JobState) => coversNeeded(job).find((c) => !openAccess(job).includes(c));
 
 const Correct = ({ text, onCorrect }: { text: string; onCorrect(): void }) => (
-  <button type="button" className="link text-[14px]" aria-label={`Correct: ${text}`} onClick={onCorrect}>
-    correct
-  </button>
+  <Second small aria-label={`Correct: ${text}`} onClick={onCorrect}>
+    Correct
+  </Second>
 );
 
 /** Opening a unit met for the first time: every move goes down as it is done, and the way back writes itself. */

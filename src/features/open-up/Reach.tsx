@@ -1,4 +1,4 @@
-import { coversNeeded, gatesAhead, openAccess } from '../../core/job';
+import { coversNeeded, gatesAhead, openAccess, plansOf } from '../../core/job';
 import { Action, Second } from '../../ui/Action';
 import { Posts } from '../../ui/Signs';
 import { useJob } from '../job/use-job';
@@ -18,10 +18,13 @@ export function Reach({ onText }: { onText(t: string): void }) {
       : map.access;
   const left = covers.filter((c) => !open.includes(c.id));
   const gates = gatesAhead(job);
+  const goals = plansOf(job)
+    .map((p) => p.element)
+    .join(', ');
   const minutes = left.reduce((m, c) => m + c.minutes, 0);
   return (
     <section className="pad grid gap-3 content-start" aria-label="Way in">
-      <h2 className="sec">{plan?.element ? `Reach ${plan.element}` : 'Way in'}</h2>
+      <h2 className="sec">{goals ? `Reach ${goals}` : 'Way in'}</h2>
       {covers.length === 0 && (
         <p className="note">
           {plan?.element

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { remedyOptions } from '../../core/job';
+import { fixesOf, plansOf, remedyOptions } from '../../core/job';
 import { Action, Second } from '../../ui/Action';
 import { SelectField, TextField, Wrong } from '../../ui/Field';
 import { TickBox } from '../../ui/Signs';
@@ -35,7 +35,10 @@ function PlanSheet() {
   const says = job.intake?.unitSays;
   const [element, setElement] = useState(job.plan?.element ?? view.suspects[0]?.id ?? '');
   const p = view.suspects.find((s) => s.id === element)?.p ?? 0;
-  const options = remedyOptions(job, element, p);
+  const planned = plansOf(job);
+  // A further one is done in the same opening, which is paid once.
+  const further = planned.length > 0 && !planned.some((x) => x.element === element);
+  const options = remedyOptions(job, element, p, further);
   const advised = view.next.find((n) => n.kind === 'repair' && n.element === element)?.remedy;
   const firstFree =
     options.find((o) => o.remedy.id === advised && !o.tried) ?? options.find((o) => !o.tried) ?? options[0];
@@ -49,21 +52,27 @@ function PlanSheet() {
     (bySay
       ? `the unit says so: ${says}`
       : `${element} at ${percent(p)} after ${job.trace.length} ${job.trace.length === 1 ? 'check' : 'checks'}`);
-  const choose = (e: React.FormEvent) => {
-    e.preventDefault();
+  const choose = (also: boolean) => {
     if (!chosen) return;
     const refused = record('plan.chosen', {
       element,
       remedy: chosen.remedy.id,
       why: reason,
       ...(bySay ? { saidByUnit: true } : { chance: chosen.chance }),
+      ...(also ? { also } : {}),
     });
     setWrong(refused);
-    if (!refused) go('make safe');
+    if (!refused && !also) go('make safe');
   };
   return (
     <div className="cols">
-      <form className="pad grid gap-4 content-start" onSubmit={choose}>
+      <form
+        className="pad grid gap-4 content-start"
+        onSubmit={(e) => {
+          e.preventDefault();
+          choose(false);
+        }}
+      >
         <div className="lead">
           <h2 className="headline">
             Mend {job.map.elements.find((e) => e.id === element)?.name} {element}
@@ -164,16 +173,60 @@ function PlanSheet() {
           <Action type="submit" keyName="Enter">
             {chosen ? chosen.remedy.name : 'Choose'}, {minutes(chosen?.minutes ?? 0)}
           </Action>
+          {further && (
+            <Second onClick={() => choose(true)}>
+              And {chosen?.remedy.name} in the same opening, {minutes(chosen?.minutes ?? 0)} more
+            </Second>
+          )}
           {!traced && <Second onClick={() => go('trace')}>Trace it first</Second>}
         </div>
-        {job.plan && (
-          <p className="flex gap-2 items-center text-moss">
-            <TickBox /> Planned: {job.plan.name}. {job.plan.why}
-          </p>
-        )}
+        <Planned />
       </form>
       <Refer />
     </div>
+  );
+}
+
+/** What is planned for this opening, in its order, and what was done in it already. */
+function Planned() {
+  const { job, record } = useJob();
+  const [wrong, setWrong] = useState<string | null>(null);
+  const plans = job.fix ? [] : plansOf(job);
+  const done = fixesOf(job);
+  if (plans.length + done.length === 0)
+    return job.plan ? (
+      <p className="flex gap-2 items-center text-moss">
+        <TickBox /> Planned: {job.plan.name}. {job.plan.why}
+      </p>
+    ) : null;
+  return (
+    <section aria-label="In this opening">
+      <h2 className="sec pb-1">In this opening</h2>
+      <ul className="rows">
+        {done.map((f) => (
+          <li key={f.at} className="flex gap-2 items-center text-moss">
+            <TickBox /> Done: {f.element}, {f.name}
+          </li>
+        ))}
+        {plans.map((p) => (
+          <li key={p.at} className="flex flex-wrap gap-2 items-center">
+            <span className="flex-1 min-w-[220px]">
+              <b>Planned: {p.name}</b>. {p.why}
+            </span>
+            {plans.length + done.length > 1 && (
+              <Second
+                small
+                aria-label={`Leave out ${p.name}`}
+                onClick={() => setWrong(record('plan.dropped', { element: p.element ?? '' })?.reason ?? null)}
+              >
+                Leave it out
+              </Second>
+            )}
+          </li>
+        ))}
+      </ul>
+      {wrong && <Wrong>{wrong}</Wrong>}
+    </section>
   );
 }
 

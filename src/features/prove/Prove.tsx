@@ -1,5 +1,13 @@
 import { useState } from 'react';
-import { type BeforeAfter, beforeAfter, functionsTried, symptomId, symptomProof } from '../../core/job';
+import {
+  type BeforeAfter,
+  beforeAfter,
+  fixesOf,
+  fixWords,
+  functionsTried,
+  symptomId,
+  symptomProof,
+} from '../../core/job';
 import { formatReading, type MapCheck } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
@@ -142,7 +150,7 @@ function ProveSheet() {
         {proof?.outcome === 'ok' && (
           <>
             <p className="flex gap-2 items-center text-moss font-[650]">
-              <TickBox size={18} /> {job.fix?.name} mended it
+              <TickBox size={18} /> {fixWords(job)} mended it
             </p>
             <p className="note">
               Signed by {proof.by}, <Clock at={proof.at} day />
@@ -165,11 +173,14 @@ function ProveSheet() {
         {proof?.outcome === 'bad' && (
           <>
             <p className="flex gap-2 text-ochre font-[650]">
-              <Warn size={18} /> {job.fix?.name} did not mend it
+              <Warn size={18} /> {fixWords(job)} did not mend it
             </p>
             <p className="note">
-              It goes into the log: the suspicion of {job.fix?.element} falls by what this remedy would have
-              mended, and the next rung or the next suspect comes up.
+              It goes into the log: the suspicion of{' '}
+              {fixesOf(job)
+                .map((f) => f.element)
+                .join(' and ')}{' '}
+              falls by what this remedy would have mended, and the next rung or the next suspect comes up.
             </p>
             <div>
               <Action

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { fixesOf, plansOf } from '../../core/job';
 import { Action, Second } from '../../ui/Action';
 import { TextField, Wrong } from '../../ui/Field';
 import { TickBox } from '../../ui/Signs';
@@ -36,13 +37,16 @@ export function Swap() {
           <h2 className="headline">{plan.name}</h2>
           <span className="note">{plan.why}</span>
         </div>
+        <InOneOpening />
         {job.fix ? (
           <div className="grid gap-3 justify-items-start">
-            <p className="flex gap-2 items-center text-[18px]">
-              <TickBox size={20} /> Done: {job.fix.name}
-              {job.fix.serial && `, serial ${job.fix.serial}`}
-              {job.fix.dateCode && `, date code ${job.fix.dateCode}`}
-            </p>
+            {fixesOf(job).map((f) => (
+              <p key={f.at} className="flex gap-2 items-center text-[18px]">
+                <TickBox size={20} /> Done: {f.name}
+                {f.serial && `, serial ${f.serial}`}
+                {f.dateCode && `, date code ${f.dateCode}`}
+              </p>
+            ))}
             {job.fix.across && <p className="note">Across one at a time: {job.fix.across.join(', ')}</p>}
             <Action keyName="7" onClick={() => go('close up')}>
               Close up
@@ -52,10 +56,14 @@ export function Swap() {
           <>
             <PackCaution />
             <CableMode />
-            <OutIn name={`${element?.name ?? ''} ${element?.id ?? ''}`.trim()} part={plan.parts[0] ?? ''} />
+            <OutIn
+              key={plan.at}
+              name={`${element?.name ?? ''} ${element?.id ?? ''}`.trim()}
+              part={plan.parts[0] ?? ''}
+            />
           </>
         ) : (
-          <Gentle />
+          <Gentle key={plan.at} />
         )}
       </section>
       <section className="pad grid gap-4 content-start">
@@ -67,6 +75,28 @@ export function Swap() {
   );
 }
 
+/** Where this remedy stands among those of the same opening. */
+function InOneOpening() {
+  const { job } = useJob();
+  const done = job.fix ? [] : fixesOf(job);
+  const waiting = job.fix ? [] : plansOf(job).slice(1);
+  if (done.length + waiting.length === 0) return null;
+  return (
+    <ul className="rows" aria-label="In this opening">
+      {done.map((f) => (
+        <li key={f.at} className="flex gap-2 items-center text-moss">
+          <TickBox /> {f.element} done: {f.name}
+        </li>
+      ))}
+      {waiting.map((p) => (
+        <li key={p.at} className="note">
+          Then, in the same opening: {p.name}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 function Gentle() {
   const { job, record, go } = useJob();
   const [note, setNote] = useState('');
@@ -75,7 +105,7 @@ function Gentle() {
     e.preventDefault();
     const refused = record('remedy.done', note.trim() ? { note: note.trim() } : {});
     setWrong(refused);
-    if (!refused) go('close up');
+    if (!refused && job.also.length === 0) go('close up');
   };
   return (
     <form onSubmit={done} className="grid gap-3 max-w-[560px]">

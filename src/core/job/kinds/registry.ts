@@ -23,6 +23,7 @@ export { batteryCompared } from './plan/battery-compared';
 export { boardCompared } from './plan/board-compared';
 export { jobReferred } from './plan/job-referred';
 export { planChosen } from './plan/plan-chosen';
+export { planDropped } from './plan/plan-dropped';
 export { partyTold } from './prove/party-told';
 export { proofRecorded } from './prove/proof-recorded';
 export { provingTicked } from './prove/proving-ticked';

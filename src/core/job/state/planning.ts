@@ -29,10 +29,12 @@ export interface BatteryCompared {
 
 export interface Planning {
   plan: Plan | null;
+  /** further remedies of the same opening, in their order */
+  also: Plan[];
   /** old and new battery laid beside each other, by element */
   batteries: Record<string, BatteryCompared>;
   /** old and new board, likewise */
   boards: Record<string, { request: BoardFitRequest; at: string; by: string }>;
 }
 
-export const startPlanning = (): Planning => ({ plan: null, batteries: {}, boards: {} });
+export const startPlanning = (): Planning => ({ plan: null, also: [], batteries: {}, boards: {} });

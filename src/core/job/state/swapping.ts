@@ -1,3 +1,5 @@
+import type { Plan } from './planning';
+
 export const CABLE_MODES = ['all off', 'one across'] as const;
 export type CableMode = (typeof CABLE_MODES)[number];
 
@@ -27,11 +29,25 @@ export interface Fix {
   /** plugs that went across from the old part */
   across?: string[];
   prepared?: Swap['prepared'];
+  /** what it was planned as, where more was mended in the same opening */
+  plan?: Plan;
+}
+
+/** An old part that is out, not yet replaced. */
+export interface Out {
+  element: string;
+  item: string;
+  serial?: string;
+  dateCode?: string;
 }
 
 export interface Swapping {
   /** old part out, not yet replaced */
-  out: { element: string; item: string; serial?: string; dateCode?: string } | null;
+  out: Out | null;
+  /** old parts of further remedies that are out already */
+  outBeside: Out[];
+  /** remedies done in this opening before the last */
+  fixes: Fix[];
   fix: Fix | null;
   /** remedies done that did not mend it */
   failed: Fix[];
@@ -40,6 +56,8 @@ export interface Swapping {
 
 export const startSwapping = (): Swapping => ({
   out: null,
+  outBeside: [],
+  fixes: [],
   fix: null,
   failed: [],
   swap: { mode: 'all off', prepared: [], across: [] },

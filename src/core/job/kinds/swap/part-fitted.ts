@@ -5,6 +5,7 @@ import { Line, Type } from '../../../schema/words';
 import { itemOf } from '../../came-off';
 import { fixLines } from '../../fix-lines';
 import { handsIn } from '../../hands-in';
+import { nextRemedy } from '../../opening';
 import { packsOn, unread } from '../../packs';
 import { demandPrepared, planned } from '../../planned';
 import { fitOf } from '../../prepared';
@@ -49,7 +50,7 @@ export const partFitted = kind({
     );
     const stamped = stampsOf(out.serial, out.dateCode);
     const { prepared, across } = state.swap;
-    return {
+    return nextRemedy({
       ...unread(state, packsOn(state, element.id)),
       ledger,
       hazards: arm(state.map, state.hazards, element.id, at),
@@ -69,7 +70,7 @@ export const partFitted = kind({
         ...(prepared.length ? { prepared } : {}),
       },
       swap: { ...state.swap, prepared: [], across: [] },
-    };
+    });
   },
   says: (p) => `In: ${p.name}${p.serial ? `, serial ${p.serial}` : ''}`,
   reports: (_p, state, { at }) => fixLines(state, at),

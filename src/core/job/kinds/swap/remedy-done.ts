@@ -2,6 +2,7 @@ import { demand } from '../../../refusal';
 import { Line, Type } from '../../../schema/words';
 import { fixLines } from '../../fix-lines';
 import { handsIn } from '../../hands-in';
+import { nextRemedy } from '../../opening';
 import { planned, reached } from '../../planned';
 import { kind } from '../kind';
 
@@ -17,7 +18,7 @@ export const remedyDone = kind({
     demand(plan.remedyKind !== 'replace', 'a replacement is recorded by what came out and what went in');
     demand(!state.fix, 'this remedy is done already');
     reached(state, element.needs);
-    return {
+    return nextRemedy({
       ...state,
       stop: 'close up',
       fix: {
@@ -27,7 +28,7 @@ export const remedyDone = kind({
         proofsBefore: state.proofs.length,
         name: note?.trim() || plan.name,
       },
-    };
+    });
   },
   says: (_p, state) => `Done: ${state.plan?.name ?? 'remedy'}`,
   reports: (_p, state, { at }) => fixLines(state, at),

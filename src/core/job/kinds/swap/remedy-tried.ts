@@ -1,4 +1,5 @@
 import { demand } from '../../../refusal';
+import { fixesOf, fixWords } from '../../opening';
 import { kind } from '../kind';
 
 /** A remedy was done and the symptom stayed: back to Trace with what that says. */
@@ -14,16 +15,28 @@ export const remedyTried = kind({
       stop: 'trace',
       plan: null,
       fix: null,
-      failed: [...state.failed, fix],
-      trace: [...state.trace, { id, at, by, tried: { element: fix.element, remedy: fix.remedy } }],
+      fixes: [],
+      failed: [...state.failed, ...fixesOf(state)],
+      trace: [
+        ...state.trace,
+        ...fixesOf(state).map(({ element, remedy }, k) => ({
+          id: k === 0 ? id : `${id}.${k}`,
+          at,
+          by,
+          tried: { element, remedy },
+        })),
+      ],
     };
   },
-  says: (_p, state) => `${state.fix?.name ?? 'Remedy'} tried, the symptom stayed`,
+  says: (_p, state) => `${fixWords(state) || 'Remedy'} tried, the symptom stayed`,
   reports(_p, state, { id, at }) {
-    const tried = state.trace.find((t) => t.id === id)?.tried;
-    const remedies = state.map.elements.find((e) => e.id === tried?.element)?.remedies;
-    const text = remedies?.find((x) => x.id === tried?.remedy)?.name ?? tried?.remedy ?? '';
-    return tried ? [{ under: 'Found', at, text, result: 'the symptom stayed' }] : [];
+    return state.trace
+      .filter((t) => t.tried && (t.id === id || t.id.startsWith(`${id}.`)))
+      .map(({ tried }) => {
+        const remedies = state.map.elements.find((e) => e.id === tried?.element)?.remedies;
+        const text = remedies?.find((x) => x.id === tried?.remedy)?.name ?? tried?.remedy ?? '';
+        return { under: 'Found' as const, at, text, result: 'the symptom stayed' };
+      });
   },
   whileParked: 'wakes',
 });

@@ -83,6 +83,7 @@ export const itemReturned = kind({
       ledger,
       // The old part goes back after all.
       ...(state.out?.item === p.item ? { out: null } : {}),
+      outBeside: state.outBeside.filter((o) => o.item !== p.item),
       stop: state.fix ? 'close up' : state.stop,
     };
     const home = ledger.items.find((x) => x.id === p.item);

@@ -9,8 +9,9 @@ import { handsIn } from '../../hands-in';
 import { mayUse, using } from '../../in-use';
 import { jointed } from '../../joint-of';
 import { demandLeave } from '../../leave';
-import { markOld } from '../../old-part';
+import { isPlannedPart, markOld } from '../../old-part';
 import { openAccess } from '../../open';
+import { planNamed } from '../../opening';
 import { powerDownLeft } from '../../powering-down';
 import type { JobState } from '../../state';
 import { withTimer } from '../../timing';
@@ -103,14 +104,16 @@ export const moveRecorded = kind({
     const back = move.item && taken.items.some((i) => i.id === id) ? (known?.back ?? noted) : undefined;
     const ledger = back ? noteBack(taken, id, back) : taken;
     const early = state.stop === 'take in' || state.stop === 'trace';
-    const isOld =
-      out === true && move.item?.kind === 'part' && state.plan?.element && !state.out && !state.fix;
+    const isOld = out === true && isPlannedPart(state, move.item);
+    const element = isOld ? (planNamed(state, move.item?.name ?? '')?.element ?? '') : '';
+    const inHand = state.plan?.element === element;
     const next: JobState = {
       ...(cover ? withCover(state, cover, move.item?.name ?? cover) : state),
       ledger: isOld ? markOld(ledger, id) : ledger,
-      ...(isOld ? { out: { element: state.plan?.element ?? '', item: id } } : {}),
+      ...(isOld && inHand ? { out: { element, item: id } } : {}),
+      ...(isOld && !inHand ? { outBeside: [...state.outBeside, { element, item: id }] } : {}),
       ...(recipe ? { followed: [...state.followed, recipe] } : {}),
-      stop: isOld ? 'swap' : early || state.fix ? state.stop : 'open up',
+      stop: isOld && inHand ? 'swap' : early || state.fix ? state.stop : 'open up',
     };
     const used = using(said.verb === 'tape' ? taped(next, said.on) : next, said, { id, at });
     const timed = known?.handsOff ?? minutes;

@@ -1,0 +1,169 @@
+import { describe, expect, it } from 'vitest';
+import { reportOf } from '../report';
+import type { UnitMap } from '../unit';
+import { fixesOf, handOverHeldBy, lessonOf, outsOf, plansOf, proofHeldBy, remedyOptions, runOf } from '.';
+import { bench } from './bench.test.fixture';
+import { coversNeeded } from './opening';
+
+const replace = (id: string, name: string) => ({
+  id,
+  name,
+  weight: 1,
+  remedies: [{ id: 'replace', kind: 'replace' as const, name: `Replace ${id}`, minutes: 10, fixes: 0.9 }],
+});
+
+/** A stall scale: two boards and a cable under one lid, the cell board under a shield as well. */
+const scale: UnitMap = {
+  maker: 'Brackish Works',
+  model: 'Stall 4',
+  name: 'Stall scale',
+  access: [
+    { id: 'lid', name: 'lid', minutes: 6 },
+    { id: 'shield', name: 'shield', minutes: 2, needs: ['lid'] },
+  ],
+  hazards: [],
+  elements: [
+    { ...replace('A1', 'main board'), kind: 'board', needs: ['lid'] },
+    { ...replace('A2', 'cell board'), kind: 'board', needs: ['shield'] },
+    {
+      ...replace('W1', 'cell cable'),
+      kind: 'cable',
+      needs: ['lid'],
+      remedies: [{ id: 'reseat', kind: 'reseat', name: 'Reseat W1', minutes: 3, fixes: 0.5 }],
+    },
+  ],
+  feeds: [
+    { from: 'A2', to: 'W1', carries: 'signal' },
+    { from: 'W1', to: 'A1', carries: 'signal' },
+  ],
+  functions: [{ id: 'weighs', name: 'Weighs', output: 'A1' }],
+  taps: [],
+};
+
+const taken = () => {
+  const b = bench(scale);
+  b.tell({
+    type: 'intake.recorded',
+    function: 'weighs',
+    symptom: 'shows dashes',
+    pattern: 'always',
+    keep: [],
+  });
+  b.tell({ type: 'plan.chosen', element: 'A1', remedy: 'replace', why: 'burnt' });
+  return b;
+};
+const also = (b: ReturnType<typeof bench>, element: string, remedy = 'replace') =>
+  b.tell({ type: 'plan.chosen', element, remedy, why: 'burnt as well', also: true });
+const open = (b: ReturnType<typeof bench>) => {
+  b.line('lift lid > shelf');
+  b.line('lift shield > shelf');
+};
+const weighs = (b: ReturnType<typeof bench>, outcome: 'ok' | 'bad' = 'ok') =>
+  b.tell({ type: 'proof.recorded', check: 'symptom:weighs', outcome, source: 'eye' });
+
+describe('several remedies in one opening', () => {
+  it('are planned together: the opening is paid once, the way in leads to all', () => {
+    const b = taken();
+    expect(remedyOptions(b.state(), 'A2', 1)[0]?.minutes).toBe(10 + 2 + 6);
+    expect(remedyOptions(b.state(), 'A2', 1, true)[0]?.minutes).toBe(10 + 2);
+    expect(coversNeeded(b.state())).toEqual(['lid']);
+    also(b, 'A2');
+    also(b, 'W1', 'reseat');
+    expect(coversNeeded(b.state()).sort()).toEqual(['lid', 'shield']);
+    expect(runOf(b.state()).find((s) => s.stop === 'plan')?.note).toBe('A1, A2, W1');
+    expect(() => also(b, 'A2')).toThrow('A2 is planned already');
+    expect(() =>
+      bench(scale).tell({ type: 'plan.chosen', element: 'A1', remedy: 'replace', why: 'x', also: true }),
+    ).toThrow('take the unit in first');
+  });
+
+  it('each have their fit, swap and line in the report, and the proof waits for the last', () => {
+    const b = taken();
+    also(b, 'A2');
+    also(b, 'W1', 'reseat');
+    open(b);
+    b.tell({ type: 'part.removed', name: 'old main board' });
+    b.tell({ type: 'part.fitted', name: 'new main board', serial: '0417' });
+    expect(b.state().stop).toBe('swap');
+    expect(b.state().plan?.element).toBe('A2');
+    expect(() => weighs(b)).toThrow('nothing has been mended yet');
+    expect(handOverHeldBy(b.state(), 'works')).toContain('“Replace A2” is planned and not done');
+    b.tell({ type: 'part.removed', name: 'old cell board' });
+    expect(proofHeldBy(b.state())).toBe('A2 is still out');
+    b.tell({ type: 'part.fitted', name: 'new cell board' });
+    b.tell({ type: 'remedy.done', note: 'pressed home' });
+    expect(fixesOf(b.state()).map((f) => f.element)).toEqual(['A1', 'A2', 'W1']);
+    weighs(b);
+    const done = reportOf(b.state(), b.events()).find((s) => s.title === 'Done')?.lines;
+    expect(done?.map((l) => [l.text, l.result])).toEqual(
+      expect.arrayContaining([
+        ['new main board', 'A1, serial 0417'],
+        ['new cell board', 'A2'],
+        ['pressed home', 'W1'],
+      ]),
+    );
+    const plan = reportOf(b.state(), b.events()).find((s) => s.title === 'Planned')?.lines;
+    expect(plan?.map((l) => l.text)).toEqual(['Replace A1', 'Replace A2', 'Reseat W1']);
+  });
+
+  it('parts lifted on the way in are each their own Out, in whatever order', () => {
+    const b = taken();
+    also(b, 'A2');
+    open(b);
+    const lift = (name: string) => {
+      const item = { kind: 'part' as const, name, count: 1, place: { kind: 'shelf' as const } };
+      b.tell({ type: 'move.recorded', verb: 'lift', text: `lift ${name}`, item, out: true });
+    };
+    lift('cell board');
+    expect(b.state().out).toBeNull();
+    lift('A1');
+    expect(outsOf(b.state()).map((o) => o.element)).toEqual(['A1', 'A2']);
+    expect(() => b.tell({ type: 'plan.dropped', element: 'A2' })).toThrow('the old A2 is out');
+    b.tell({ type: 'part.fitted', name: 'new main board' });
+    expect(b.state().out?.element).toBe('A2');
+    b.tell({ type: 'part.fitted', name: 'new cell board' });
+    expect(outsOf(b.state())).toEqual([]);
+    // Neither old board is asked back.
+    expect(
+      b
+        .state()
+        .ledger.items.filter((i) => i.old)
+        .map((i) => i.writtenOff[0]?.replacement),
+    ).toEqual(['new cell board', 'new main board']);
+  });
+
+  it('a further one is added after the first is done, and let go again', () => {
+    const b = taken();
+    open(b);
+    b.tell({ type: 'part.removed', name: 'old main board' });
+    b.tell({ type: 'part.fitted', name: 'new main board' });
+    also(b, 'A2');
+    expect(plansOf(b.state()).map((p) => p.element)).toEqual(['A2']);
+    expect(b.state().fix).toBeNull();
+    b.tell({ type: 'plan.dropped', element: 'A2' });
+    expect(b.state().fix?.element).toBe('A1');
+    expect(b.state().plan?.element).toBe('A1');
+    expect(() => b.tell({ type: 'plan.dropped', element: 'A1' })).toThrow('nothing is planned for A1');
+    weighs(b);
+  });
+
+  it('when the symptom stays, all of them were tried; when it is gone, none is learned as the fault', () => {
+    const b = taken();
+    also(b, 'W1', 'reseat');
+    open(b);
+    b.tell({ type: 'part.removed', name: 'old main board' });
+    b.tell({ type: 'part.fitted', name: 'new main board' });
+    b.tell({ type: 'remedy.done' });
+    expect(lessonOf({ ...b.state(), handedOver: null })).toBeNull();
+    weighs(b, 'bad');
+    b.tell({ type: 'remedy.tried' });
+    expect(b.state().failed.map((f) => f.element)).toEqual(['A1', 'W1']);
+    expect(b.state().trace.flatMap((t) => t.tried?.element ?? [])).toEqual(['A1', 'W1']);
+    expect(fixesOf(b.state())).toEqual([]);
+    const found = reportOf(b.state(), b.events()).find((s) => s.title === 'Found')?.lines;
+    expect(found?.filter((l) => l.result === 'the symptom stayed').map((l) => l.text)).toEqual([
+      'Replace A1',
+      'Reseat W1',
+    ]);
+  });
+});
