@@ -52,6 +52,8 @@ test('a gate is passed against advice only with a reason, which stays in the rep
   await page.getByRole('link', { name: /^Make safe/ }).click();
   await page.getByLabel('Who gave leave, and how').fill('by telephone');
   await page.getByRole('button', { name: 'Allowed' }).click();
+  await page.getByLabel('Whom, and how').fill('the desk, by telephone');
+  await page.getByRole('button', { name: 'Told' }).click();
   await page.getByRole('link', { name: /^Open up/ }).click();
   await page.getByLabel('Came off:').fill('lift door');
   await page.keyboard.press('Enter');

@@ -133,6 +133,8 @@ test('the hearing-loop amplifier, from Take in to Hand over, and onto another Mu
 
   // Try it open: the failing check, the failing reading and the flex once more
   await page.getByRole('button', { name: 'Test it now' }).click();
+  await page.getByLabel('Whom, and how').fill('at the counter');
+  await page.getByRole('button', { name: 'Told' }).click();
   await page.getByRole('button', { name: 'works', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'It works again' })).toBeVisible();
   await page.getByRole('button', { name: 'Repeat Measure at TP5' }).click();

@@ -75,7 +75,7 @@ async function home(page: Page): Promise<string[]> {
     did.push(head ?? '');
     const act = step
       .getByRole('button', {
-        name: /^(It is plugged|It is on|It is tight|All \d+ are tight|The .* is closed|held a tug|sits home|as it was|looked at)/,
+        name: /^(It is (plugged|on|tight|turned|soldered|screwed on|clamped|seated|pressed on)|All \d+ are tight|The .* is closed|held a tug|held a light pull|sits home|as it was|looked at|pins counted)/,
       })
       .last();
     await act.click();
@@ -217,6 +217,16 @@ test('a kiosk with two boards on a pin strip', async ({ page, demo }) => {
     hazards: ['Mains', 'Capacitors'],
   });
   await planned(page, 'Takes coins, prints nothing', 'A2', /Replace A2/);
+  // Both boards in one opening, which is paid once.
+  await stop(page, /^Plan/);
+  const mend = page.getByLabel('Element to mend');
+  const main = await mend.locator('option', { hasText: 'A1' }).first().textContent();
+  await mend.selectOption({ label: main ?? '' });
+  await page.getByRole('radio', { name: /Replace A1/ }).check({ force: true });
+  await page.getByRole('button', { name: /And Replace A1.* in the same opening/ }).click();
+  const opening = page.getByRole('region', { name: 'In this opening' });
+  await expect(opening.getByRole('listitem')).toHaveCount(2);
+  await stop(page, /^Make safe/);
 
   // Held by both gates before the door, and counted as they are drawn.
   await expect(page.getByRole('heading', { name: '2 gates hold the way in' })).toBeVisible();
@@ -238,16 +248,30 @@ test('a kiosk with two boards on a pin strip', async ({ page, demo }) => {
     'unplug motor lead',
     'unplug coin lead',
     'lift plug-in board > shelf',
+    'unplug door lead',
+    'lift main board > shelf',
   );
   await stop(page, /^Swap/);
   await page.getByLabel('What goes in').fill('new plug-in board');
   await page.getByRole('button', { name: 'It is in' }).click();
+  // Then the other one, whose old board is out already.
+  await expect(page.getByRole('heading', { name: /Replace A1/ })).toBeVisible();
+  await expect(page.getByText('main board is out', { exact: false })).toBeVisible();
+  await page.getByLabel('What goes in').fill('new main board');
+  await page.getByRole('button', { name: 'It is in' }).click();
+  await expect(page.getByText('Done: new main board')).toBeVisible();
+  // A board on a pin strip is looked at before the power comes on.
+  await stop(page, /^Prove/);
+  await page.getByRole('button', { name: 'works', exact: true }).first().click();
+  await expect(page.getByText(/Before power: new plug-in board on its pin strip/)).toBeVisible();
   await stop(page, /^Close up/);
 
   // A later step can be taken before the first one.
   await page.getByRole('button', { name: 'Now: Plug in motor lead' }).click();
   await page.getByRole('button', { name: 'It is plugged' }).click();
   await page.getByRole('button', { name: 'held a tug' }).click();
+  await page.getByRole('button', { name: 'Now: Prove new plug-in board' }).click();
+  await page.getByRole('button', { name: 'pins counted at both ends, none bare' }).click();
   // A test with a plug still out proves nothing.
   await stop(page, /^Prove/);
   await page.getByRole('button', { name: 'works', exact: true }).first().click();
@@ -256,5 +280,8 @@ test('a kiosk with two boards on a pin strip', async ({ page, demo }) => {
   const did = await home(page);
   expect(did.at(-1)).toMatch(/front door/);
   await handedOver(page, 'pier office');
-  await expect(page.getByRole('article')).toContainText('4 × M4×10 T20, front door low');
+  const report = page.getByRole('article');
+  await expect(report).toContainText('4 × M4×10 T20, front door low');
+  await expect(report).toContainText('new plug-in board');
+  await expect(report).toContainText('new main board');
 });

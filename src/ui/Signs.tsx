@@ -88,3 +88,15 @@ export const Parcel = ({ size = 40 }: Size) => (
     <path d="M3 13H37M20 3V31" stroke="var(--color-kraft-edge)" strokeWidth="1.5" fill="none" />
   </svg>
 );
+
+export const Pencil = ({ size = 18 }: Size) => (
+  <svg width={size} height={size} viewBox="0 0 18 18" aria-hidden="true">
+    <path
+      d="M2.5 15.5 3.6 11 12.4 2.2 15.8 5.6 7 14.4Z M10.6 4l3.4 3.4"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="1.7"
+      strokeLinejoin="round"
+    />
+  </svg>
+);

@@ -1,7 +1,8 @@
-import { belongsTo, folded, holding } from '../hazard';
+import { belongsTo, folded, holding, leadsOf } from '../hazard';
 import { demand } from '../refusal';
 import { coversOver, HAZARDS, type Hazard } from '../unit';
 import { openAccess } from './open';
+import { plugsOff } from './packs';
 import type { JobState } from './state';
 
 /** What a hand is about to do. */
@@ -27,6 +28,15 @@ function over(state: JobState, thing: string | undefined): string[] {
     map.elements.find((e) => folded(e.id) === named || folded(e.name) === named) ??
     map.elements.find((e) => e.id === board);
   return coversOver(map.access, element?.needs);
+}
+
+/** A new pack is in and none of its leads is on yet: there is nothing to part. */
+function parted(state: JobState, pack: Hazard): boolean {
+  const { power, signals } = leadsOf(state.map, pack);
+  const by = state.hazards.find((s) => s.id === pack.id)?.armed?.by;
+  if (!power || !pack.on || by?.toLowerCase() !== pack.on.toLowerCase()) return false;
+  const off = new Set(plugsOff(state).map(folded));
+  return [power, ...signals].every((l) => off.has(folded(l)));
 }
 
 /**
@@ -58,6 +68,7 @@ export function handHeldBy(state: JobState, hand: Hand): Hazard[] {
     const { isPack } = HAZARDS[h.kind];
     if (hand.thing !== undefined && isPack && (hand.plug || hand.back) && belongsTo(map, h, hand.thing))
       return false;
+    if (isPack && !hand.cover && parted(state, h)) return false;
     if (hand.thing !== undefined && h.clear.under?.some((u) => folded(u) === folded(hand.thing ?? '')))
       return false;
     if (!hand.back) return true;

@@ -23,7 +23,7 @@ export const USES: Record<UseKind, Use> = {
   iron: {
     name: 'Soldering iron',
     meanwhile: 'hot',
-    ends: 'It is off and in its stand',
+    ends: 'It is off',
     begins: (verb, text) => verb === 'solder' || verb === 'unsolder' || IRON.test(text),
     hot: true,
   },

@@ -1,12 +1,17 @@
 import { folded } from '../hazard';
-import { type ItemDraft, jointFrom } from '../ledger';
+import { type ItemDraft, type JointId, jointFrom, partJoint } from '../ledger';
+import type { MapElement } from '../unit';
 import type { JobState } from './state';
 
 /** Bare ends of the map in words of joints. */
 const ENDS = { 'screw terminal': 'screw terminal', lug: 'ring', pad: 'solder joint' } as const;
 
+/** What an element is called, where a part was named by its mark. */
+const elementNamed = (state: JobState, name: string): string | undefined =>
+  state.map.elements.find((e) => folded(e.id) === folded(name))?.name;
+
 /**
- * How a lead that comes off is held: by its latch or bare end on the map, by the verb, by its name.
+ * How a lead or a board that comes off is held: by its latch or bare end on the map, by the verb, by its name.
  *
  * @param state a job
  * @param verb of the move
@@ -15,6 +20,10 @@ const ENDS = { 'screw terminal': 'screw terminal', lug: 'ring', pad: 'solder joi
  * @example jointed(state, 'unsolder', red).joint // 'solder joint'
  */
 export function jointed(state: JobState, verb: string, item: ItemDraft): ItemDraft {
+  if (item.kind === 'part') {
+    const held = item.joint ?? partJoint(elementNamed(state, item.name) ?? item.name);
+    return held ? { ...item, joint: held } : item;
+  }
   if (item.kind !== 'plug') return item;
   const plug = state.map.plugs?.find((p) => folded(p.id) === folded(item.name));
   const { id } = jointFrom([plug?.latch, plug?.bare && ENDS[plug.bare.end], verb, item.name]);
@@ -25,4 +34,20 @@ export function jointed(state: JobState, verb: string, item: ItemDraft): ItemDra
     ...(plug && item.contacts === undefined ? { contacts: plug.positions } : {}),
     ...(plug && item.wires === undefined && wired > 0 && wired < plug.positions ? { wires: wired } : {}),
   };
+}
+
+/**
+ * How a new part is held and proven: a board on a pin strip, a cable or connector by its latch; undefined
+ * for what is proven as any part.
+ *
+ * @param state a job
+ * @param element that is replaced
+ * @returns the joint's name, or undefined
+ * @example jointOfElement(state, { kind: 'cable', id: 'W4', name: 'ribbon', … }) // 'flap'
+ */
+export function jointOfElement(state: JobState, element: MapElement): JointId | undefined {
+  const strip = partJoint(element.name);
+  if (strip || (element.kind !== 'cable' && element.kind !== 'connector')) return strip;
+  const plug = state.map.plugs?.find((p) => folded(p.id) === folded(element.id));
+  return jointFrom([plug?.latch, plug?.bare && ENDS[plug.bare.end], element.name]).id;
 }

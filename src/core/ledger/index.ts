@@ -3,7 +3,7 @@ export { countItem, miss } from './count';
 export { belongsToCover, coverOf, holds, ownerOf } from './cover';
 export { candidatesFor, type FoundCandidate } from './found';
 export * from './items';
-export { JOINT_IDS, JOINTS, type Joint, type JointId, joint, jointFrom } from './joints';
+export { JOINT_IDS, JOINTS, type Joint, type JointId, joint, jointFrom, partJoint } from './joints';
 export { alter, looseNow, stash } from './kept';
 export { type Cover, type CoverState, EMPTY_LEDGER, type Ledger, type LedgerMove, type When } from './ledger';
 export { type MoveSaid, type QuickLine, readLine, toFitOf } from './quick-line';

@@ -138,6 +138,16 @@ export function tally(item: Pick<Item, 'count' | 'by' | 'writtenOff'>) {
 }
 
 /**
+ * Whether a part that is back has to be proven by an act: what is new, and what sits on a pin strip.
+ *
+ * @param item from the tray
+ * @returns true when it is not home before
+ * @example wantsProof({ kind: 'part', joint: 'pin strip' }) // true
+ */
+export const wantsProof = (item: Pick<Item, 'kind' | 'fresh' | 'joint'>): boolean =>
+  isProvable(item.kind) && (item.fresh === true || (item.kind === 'part' && item.joint === 'pin strip'));
+
+/**
  * What is still owed before a cover may close finally over an item, in words; null when nothing is.
  *
  * @param item an item
@@ -161,7 +171,7 @@ export function owed(item: Item): string | null {
     if (item.kind === 'plug') return `${what} is plugged but not proven`;
     return `${n} × ${what} ${state}, not tight`;
   }
-  if (item.fresh && isProvable(item.kind) && !item.proof) return `${what} is in but not proven`;
+  if (wantsProof(item) && !item.proof) return `${what} is in but not proven`;
   return null;
 }
 

@@ -7,19 +7,36 @@ export interface Joint {
   off: string;
   /** how it goes on */
   on: string;
+  /** what is done with it on the way back, and what is said once it is */
+  puts: string;
+  done: string;
   /** how it is shown to be home */
   proofs: readonly string[];
   /** what comes off is bare metal, as long as nothing covers it */
   bare?: true;
+  /** it holds a board, which is then proven like a plug, before the power comes on */
+  holdsParts?: true;
 }
 
 /** Ways in which leads are held; a further one is a further entry. Common practice, no source. */
 export const JOINTS = [
   {
+    id: 'pin strip',
+    words: /\b(?:pin strips?|plug-?in|daughter ?board|mezzanine|riser)\b/i,
+    off: 'lift it straight and level, both ends together',
+    on: 'pins straight, lined up at both ends, screws started by hand before any is tight',
+    puts: 'Seat',
+    done: 'It is seated',
+    proofs: ['pins counted at both ends, none bare', 'screws start without force, it sits level'],
+    holdsParts: true,
+  },
+  {
     id: 'solder joint',
     words: /\b(?:unsolder|desolder|solder(?:ed)?|pads?)\b/i,
     off: 'heat the joint, lift the wire without pulling',
-    on: 'tinned, heated, held still until it sets',
+    on: 'tape off its end; tinned, heated, held still until it sets',
+    puts: 'Solder on',
+    done: 'It is soldered',
     proofs: ['joint looked at, smooth and wetted', 'held a light pull'],
     bare: true,
   },
@@ -27,7 +44,9 @@ export const JOINTS = [
     id: 'ring',
     words: /\b(?:ring|lug|eyelet)s?\b/i,
     off: 'undo its screw, keep the washers in their order',
-    on: 'ring under the screw, washers as they were, not turned against its neighbour',
+    on: 'tape off; ring under the screw, washers as they were, not turned against its neighbour',
+    puts: 'Screw on',
+    done: 'It is screwed on',
     proofs: ['screw tight, ring does not turn', 'washers in their order'],
     bare: true,
   },
@@ -35,7 +54,9 @@ export const JOINTS = [
     id: 'screw terminal',
     words: /\b(?:screw terminals?|terminals?|clamp)\b/i,
     off: 'undo the clamp, draw the wire out straight',
-    on: 'wire or ferrule in to the stop, no strand outside, clamp tight',
+    on: 'tape off; wire or ferrule in to the stop, no strand outside, clamp tight',
+    puts: 'Clamp in',
+    done: 'It is clamped',
     proofs: ['clamp tight, held a tug', 'no strand outside'],
     bare: true,
   },
@@ -44,6 +65,8 @@ export const JOINTS = [
     words: /\b(?:flap|flip|front flip|back flip|slide|zif|ffc|fpc|flex|flat cable|ribbon)\b/i,
     off: 'open its flap first, then draw the cable out flat',
     on: 'in flat and to the stop, then the flap down on both sides',
+    puts: 'Plug in',
+    done: 'It is plugged',
     proofs: ['flap down, line of the cable straight', 'held a light pull', 'both ends looked at'],
   },
   {
@@ -51,6 +74,8 @@ export const JOINTS = [
     words: /\b(?:press|press-top|snap|coax|antenna|aerial)\b/i,
     off: 'lift it straight up, not by its lead',
     on: 'centred over its socket, pressed straight down',
+    puts: 'Press on',
+    done: 'It is pressed on',
     proofs: ['snapped home, level all round', 'both ends looked at'],
   },
   {
@@ -58,6 +83,8 @@ export const JOINTS = [
     words: /\b(?:side buttons?|buttons?|side latch(?:es)?|ears?|two latches)\b/i,
     off: 'press both sides, draw the body, not the wires',
     on: 'straight in until both sides click',
+    puts: 'Plug in',
+    done: 'It is plugged',
     proofs: ['both sides clicked', 'held a tug', 'both ends looked at'],
   },
   {
@@ -65,6 +92,8 @@ export const JOINTS = [
     words: /./,
     off: 'release its latch, draw the body, not the wires',
     on: 'key to key, straight in until it clicks',
+    puts: 'Plug in',
+    done: 'It is plugged',
     proofs: ['latch clicked', 'held a tug', 'both ends looked at'],
   },
 ] as const satisfies readonly Joint[];
@@ -97,3 +126,13 @@ export function jointFrom(says: readonly (string | undefined)[]): (typeof JOINTS
  * @example joint('ring').bare // true
  */
 export const joint = (id: JointId | undefined): Joint => JOINTS.find((j) => j.id === id) ?? PLUG;
+
+/**
+ * How a board is held, as its name says: on a pin strip, or in no way that is proven.
+ *
+ * @param name of a part
+ * @returns the joint's name, or undefined
+ * @example partJoint('plug-in board A2') // 'pin strip'
+ */
+export const partJoint = (name: string): JointId | undefined =>
+  JOINTS.find((j) => (j as Joint).holdsParts && j.words.test(name))?.id;

@@ -4,11 +4,11 @@ import {
   type BackState,
   type Item,
   type ItemKind,
-  isProvable,
   JOURNEYS,
   placeWords,
   specOf,
   tally,
+  wantsProof,
 } from './items';
 import { joint } from './joints';
 import type { Cover, Ledger } from './ledger';
@@ -69,10 +69,12 @@ function stepOf(item: Item): WayBackStep | null {
       item.kind === 'fastener'
         ? 'Screw in'
         : item.kind === 'plug'
-          ? 'Plug in'
+          ? joint(item.joint).puts
           : item.kind === 'change'
             ? 'Put back'
-            : 'Fit';
+            : item.joint
+              ? joint(item.joint).puts
+              : 'Fit';
     return {
       kind: 'return',
       item,
@@ -96,10 +98,7 @@ function stepOf(item: Item): WayBackStep | null {
         .join('; '),
     };
   }
-  if (
-    (item.kind === 'plug' && (item.by.plugged ?? 0) > 0) ||
-    (item.fresh && !item.proof && isProvable(item.kind))
-  ) {
+  if ((item.kind === 'plug' && (item.by.plugged ?? 0) > 0) || (wantsProof(item) && !item.proof)) {
     return {
       kind: 'prove',
       item,

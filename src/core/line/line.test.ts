@@ -261,6 +261,8 @@ describe('what is doubtful', () => {
     expect(nearest('lid C', NAMES)).toEqual([]);
     expect(nearest('fann 12', NAMES).map((n) => n.id)).toEqual(['F12']);
     expect(nearest('rear cover', NAMES)).toEqual([]);
+    expect(nearest('door lead', [{ id: 'W2', name: 'motor lead', kind: 'plug' }])).toEqual([]);
+    expect(nearest('mottor lead', [{ id: 'W2', name: 'motor lead', kind: 'plug' }])).toHaveLength(1);
   });
   it('is nothing on a unit without names', () => {
     expect(readText('4 x M3x8 PH1 rear covr').doubtful).toEqual([]);

@@ -82,7 +82,10 @@ export function nearest(said: string, names: readonly Named[]): Named[] {
       callsOf(named).map((call) => {
         const inside = words.every((w) => w.length > 2 && call.split(/\s+/).includes(w));
         const d = distance(plain, call);
-        const near = mark(plain) === mark(call) && d <= slips(Math.max(plain.length, call.length));
+        // A slip rarely hits the first letter: a door lead is no motor lead.
+        const begins = d === 1 || plain[0] === call[0];
+        const near =
+          begins && mark(plain) === mark(call) && d <= slips(Math.max(plain.length, call.length));
         return { named, d: inside || near ? d : Number.POSITIVE_INFINITY };
       }),
     )

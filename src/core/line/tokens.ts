@@ -32,7 +32,7 @@ const LEXER = moo.compile({
     `(?:t[xr]?\\s?\\d{1,2}\\s?(?:h|s|sec(?:urity)?)?|(?:ph|pz)\\s?(?:0{1,3}|\\d)|sl\\s?${N}|sq\\d?|y\\d|hex\\s?\\d+/\\d+|hex\\s?${N}(?:\\s?mm)?)(?![\\w/.-])`,
   ),
   fraction: at('\\d+/\\d+(?![\\w/])'),
-  number: at(`${N}(?![\\w/-])`),
+  number: at(`${N}(?=[\\s,;>()]|$)`),
   word: at('[^\\s,;>()]+'),
 });
 

@@ -21,6 +21,14 @@ export function Live() {
   return (
     <section className={`live ${look}`} aria-label="Live now" aria-live="polite">
       <h2>{title}</h2>
+      {job.inUse.map((u) => (
+        <p key={u.id} className="flex flex-wrap gap-x-2 items-center text-[14px] leading-[1.2]">
+          <b className="text-brick">{inUseWords(u)}</b>
+          <Second small onClick={() => record('use.ended', { use: u.id })}>
+            {USES[u.use].ends}
+          </Second>
+        </p>
+      ))}
       <ul>
         {lines.slice(0, SHOWN).map(({ hazard, state }) => (
           <li
@@ -49,14 +57,6 @@ export function Live() {
           </li>
         ))}
       </ul>
-      {job.inUse.map((u) => (
-        <p key={u.id} className="flex flex-wrap gap-2 items-center text-[14px]">
-          <b className="text-brick">{inUseWords(u)}</b>
-          <Second small onClick={() => record('use.ended', { use: u.id })}>
-            {USES[u.use].ends}
-          </Second>
-        </p>
-      ))}
       {lines.length > SHOWN && <p className="text-[13px]">and {lines.length - SHOWN} more</p>}
     </section>
   );

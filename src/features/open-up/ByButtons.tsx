@@ -4,6 +4,7 @@ import { Second } from '../../ui/Action';
 import { Choices, SelectField, TextField } from '../../ui/Field';
 import { useJob } from '../job/use-job';
 import { freeCup } from './free-cup';
+import { KnownHere } from './KnownHere';
 
 const THREADS = ['M1.6', 'M2', 'M2.5', 'M3', 'M4', 'M5', 'M6', 'M8', '4-40', '6-32', '8-32', '1/4-20'];
 const INCHES = ['1/8', '3/16', '1/4', '5/16', '3/8', '1/2', '5/8', '3/4', '1'];
@@ -35,6 +36,7 @@ export function ByButtons({ onText }: { onText(t: string): void }) {
   const lengths = lengthsOf(thread);
   return (
     <section className="grid gap-3 content-start" aria-label="By buttons">
+      <KnownHere />
       <Choices
         hideLabel
         label="What came off"

@@ -137,7 +137,26 @@ export function EntryLine({
       {beside && !text.trim() ? (
         <div className="h-2" />
       ) : (
-        <Reading line={line} items={items} loose={looseNow(job.ledger)} />
+        <div className="flex flex-wrap items-start">
+          <div className="flex-1 min-w-[300px]">
+            <Reading line={line} items={items} loose={looseNow(job.ledger)} />
+          </div>
+          {!text.trim() && (
+            <div className="px-4 py-2 w-[250px]">
+              <SelectField
+                label="Screws without a place go"
+                value={go}
+                onChange={(e) => setGo(e.target.value as ScrewsGo)}
+              >
+                {Object.entries(SCREWS_GO).map(([id, words]) => (
+                  <option key={id} value={id}>
+                    {words}
+                  </option>
+                ))}
+              </SelectField>
+            </div>
+          )}
+        </div>
       )}
       {held && held.id !== 'plug' && (
         <p className="px-4 pb-2 text-[15px]">
@@ -167,21 +186,6 @@ export function EntryLine({
       {wrong && (
         <div className="px-4 pb-2">
           <Wrong>{wrong.reason}</Wrong>
-        </div>
-      )}
-      {!beside && (
-        <div className="px-4 pb-2 max-w-[300px]">
-          <SelectField
-            label="Screws without a place go"
-            value={go}
-            onChange={(e) => setGo(e.target.value as ScrewsGo)}
-          >
-            {Object.entries(SCREWS_GO).map(([id, words]) => (
-              <option key={id} value={id}>
-                {words}
-              </option>
-            ))}
-          </SelectField>
         </div>
       )}
     </form>

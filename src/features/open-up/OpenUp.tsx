@@ -4,7 +4,7 @@ import { coversNeeded, type JobState, openAccess } from '../../core/job';
 import { type LedgerMove, placeWords, specOf, tally } from '../../core/ledger';
 import { Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
-import { Flip } from '../../ui/Signs';
+import { Flip, Pencil } from '../../ui/Signs';
 import { Faces } from '../faces/Faces';
 import { FoundScrew } from '../job/FoundScrew';
 import { SubUnitButton } from '../job/SubUnitBar';
@@ -24,8 +24,8 @@ type Beside = 'faces' | 'buttons' | 'pictures';
 const nextCover = (job: JobState) => coversNeeded(job).find((c) => !openAccess(job).includes(c));
 
 const Correct = ({ text, onCorrect }: { text: string; onCorrect(): void }) => (
-  <Second small aria-label={`Correct: ${text}`} onClick={onCorrect}>
-    Correct
+  <Second small aria-label={`Correct: ${text}`} title="Correct it" onClick={onCorrect}>
+    <Pencil />
   </Second>
 );
 
@@ -90,7 +90,7 @@ export function OpenUp() {
                 );
               }
               return (
-                <li key={m.id} className="grid grid-cols-[30px_minmax(0,1fr)_auto] gap-2 items-center">
+                <li key={m.id} className="grid grid-cols-[30px_minmax(0,1fr)_auto_auto] gap-2 items-center">
                   <span className="big text-[22px]">{i + 1}</span>
                   <span className="leading-[1.2]">
                     {it
@@ -103,12 +103,10 @@ export function OpenUp() {
                       {it && (it.by.loose ?? 0) > 0 && `, ${it.by.loose} of them loose`}
                     </span>
                   </span>
-                  <span className="grid gap-1 justify-items-end">
-                    <b className="text-[15px] text-right max-w-[110px]">
-                      {it ? placeWords(it.place).replace(/^in /, '') : ''}
-                    </b>
-                    <Correct text={m.text} onCorrect={() => correct(m)} />
-                  </span>
+                  <b className="text-[15px] text-right max-w-[90px]">
+                    {it ? placeWords(it.place).replace(/^in /, '') : ''}
+                  </b>
+                  <Correct text={m.text} onCorrect={() => correct(m)} />
                 </li>
               );
             })}

@@ -44,6 +44,8 @@ function PlanSheet() {
     options.find((o) => o.remedy.id === advised && !o.tried) ?? options.find((o) => !o.tried) ?? options[0];
   const [picked, setPicked] = useState<string | null>(job.plan?.remedy ?? null);
   const chosen = options.find((o) => o.remedy.id === picked) ?? firstFree;
+  const isPlanned =
+    planned.length > 1 && planned.some((x) => x.element === element && x.remedy === chosen?.remedy.id);
   const [why, setWhy] = useState('');
   const [wrong, setWrong] = useState<Refused | null>(null);
   const bySay = Boolean(says) && !traced;
@@ -70,7 +72,8 @@ function PlanSheet() {
         className="pad grid gap-4 content-start"
         onSubmit={(e) => {
           e.preventDefault();
-          choose(false);
+          if (isPlanned) go('make safe');
+          else choose(false);
         }}
       >
         <div className="lead">
@@ -171,7 +174,9 @@ function PlanSheet() {
         {wrong && <Wrong>{wrong.reason}</Wrong>}
         <div className="bar">
           <Action type="submit" keyName="Enter">
-            {chosen ? chosen.remedy.name : 'Choose'}, {minutes(chosen?.minutes ?? 0)}
+            {isPlanned
+              ? 'Make safe'
+              : `${chosen ? chosen.remedy.name : 'Choose'}, ${minutes(chosen?.minutes ?? 0)}`}
           </Action>
           {further && (
             <Second onClick={() => choose(true)}>

@@ -1,3 +1,4 @@
+import { type Item, type JointId, joint } from '../../../core/ledger';
 import { Action, Second } from '../../../ui/Action';
 import { AskLine } from '../../../ui/AskLine';
 import { useJob } from '../../job/use-job';
@@ -32,7 +33,8 @@ function OnceAct({ step, onRefused }: ActProps) {
   );
 }
 
-const WORDS: Partial<Record<string, string>> = { plugged: 'It is plugged', tight: 'It is tight' };
+const doneWords = (kind: Item['kind'], held: JointId | undefined) =>
+  kind === 'plug' ? joint(held).done : kind === 'fastener' ? 'It is tight' : 'It is on';
 
 /** Something goes back: one, several, or in but not tight yet. */
 export function ReturnAct(p: ActProps) {
@@ -54,7 +56,7 @@ export function ReturnAct(p: ActProps) {
   return (
     <div className="flex flex-wrap gap-3">
       <Action className="min-h-[64px]! text-[18px]" keyName="Space" onClick={() => onBack(1)}>
-        {screws ? 'One more is tight' : (WORDS[step.to ?? ''] ?? 'It is on')}
+        {screws ? 'One more is tight' : doneWords(item.kind, item.joint)}
       </Action>
       {screws && step.left > 1 && (
         <Second className="min-h-[64px]!" onClick={() => onBack(step.left)}>

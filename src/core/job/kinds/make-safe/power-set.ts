@@ -1,5 +1,5 @@
 import { oneOf } from '../../../schema/words';
-import { demandDry } from '../../in-use';
+import { demandRunnable } from '../../before-power';
 import { powerOff, powerOn } from '../../power';
 import { kind } from '../kind';
 
@@ -8,7 +8,7 @@ export const powerSet = kind({
   type: 'power.set',
   payload: { power: oneOf(['on', 'off'] as const) },
   admit(state, { power }) {
-    if (power === 'on') demandDry(state, '/power');
+    if (power === 'on') demandRunnable(state, '/power');
   },
   apply: (state, { power }, { at }) => (power === 'on' ? powerOn(state, at) : powerOff(state)),
   says: (p) => `Power ${p.power}`,

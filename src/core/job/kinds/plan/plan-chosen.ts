@@ -51,7 +51,8 @@ export const planChosen = kind({
       ...(chance === undefined ? {} : { chance }),
       ...(saidByUnit ? { saidByUnit } : {}),
     };
-    if (!also) return { ...state, stop: 'make safe', plan };
+    const others = state.also.filter((p) => p.element !== element);
+    if (!also) return { ...state, stop: 'make safe', plan, also: others };
     return nextRemedy({ ...state, also: [...state.also, plan] });
   },
   says: (p, state) => {

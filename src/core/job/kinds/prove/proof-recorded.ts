@@ -1,6 +1,6 @@
 import { demand } from '../../../refusal';
 import { ANSWER, answered, answerLine, verdictOf } from '../../answer';
-import { demandDry } from '../../in-use';
+import { demandRunnable } from '../../before-power';
 import { demandLeave } from '../../leave';
 import { withPower } from '../../power';
 import { proofHeldBy } from '../../proof-held';
@@ -13,7 +13,7 @@ export const proofRecorded = kind({
   type: 'proof.recorded',
   payload: ANSWER,
   admit(state) {
-    demandDry(state, '/check');
+    demandRunnable(state, '/check');
     demandLeave(state, 'test', '/check');
     const held = proofHeldBy(state);
     demand(!held, held ? `${held}: what is seen now proves nothing` : '', '/check');

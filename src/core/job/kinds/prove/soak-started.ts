@@ -1,6 +1,6 @@
 import { demand } from '../../../refusal';
 import { Type } from '../../../schema/words';
-import { demandDry } from '../../in-use';
+import { demandRunnable } from '../../before-power';
 import { soakNow } from '../../soak';
 import { LONGEST_MINUTES } from '../../timing';
 import { kind } from '../kind';
@@ -9,7 +9,7 @@ import { kind } from '../kind';
 export const soakStarted = kind({
   type: 'soak.started',
   payload: { minutes: Type.Number(), everyMinutes: Type.Number() },
-  admit: (state) => demandDry(state, '/minutes'),
+  admit: (state) => demandRunnable(state, '/minutes'),
   apply(state, { minutes, everyMinutes }, { id, at }) {
     demand(state.fix, 'nothing has been mended yet: do the remedy first', '/minutes');
     demand(minutes > 0 && minutes <= LONGEST_MINUTES, 'minutes lie over 0 and up to 14 days', '/minutes');

@@ -5,6 +5,7 @@ import { Line, Type } from '../../../schema/words';
 import { itemOf } from '../../came-off';
 import { fixLines } from '../../fix-lines';
 import { handsIn } from '../../hands-in';
+import { jointOfElement } from '../../joint-of';
 import { nextRemedy } from '../../opening';
 import { packsOn, unread } from '../../packs';
 import { demandPrepared, planned } from '../../planned';
@@ -38,13 +39,20 @@ export const partFitted = kind({
       old && tally(old).off > 0
         ? writeOff(state.ledger, out.item, { count: 1, reason: 'replaced', replacement: name.trim() })
         : state.ledger;
+    const held = jointOfElement(state, element);
     const ledger = take(
       freed,
       {
         verb: 'fit',
         text: `in: ${name}`,
         fresh: true,
-        item: { kind: 'part', name: name.trim(), count: 1, place: { kind: 'left in the part' } },
+        item: {
+          kind: 'part',
+          name: name.trim(),
+          count: 1,
+          place: { kind: 'left in the part' },
+          ...(held ? { joint: held } : {}),
+        },
       },
       { id, at },
     );

@@ -3,8 +3,8 @@ import { demand } from '../../../refusal';
 import { Name, Type } from '../../../schema/words';
 import { deriveChecks, formatReading } from '../../../unit';
 import { ANSWER, answered, answerLine, answerWords } from '../../answer';
+import { demandRunnable } from '../../before-power';
 import { cameOff } from '../../came-off';
-import { demandDry } from '../../in-use';
 import { withPower } from '../../power';
 import { notRepeated } from '../../repeated';
 import type { TraceRecord } from '../../state';
@@ -15,7 +15,7 @@ export const checkRecorded = kind({
   type: 'check.recorded',
   payload: { ...ANSWER, leaves: Type.Optional(Name) },
   admit(state, a) {
-    if (answered(state, a).trace.power === 'on') demandDry(state, '/check');
+    if (answered(state, a).trace.power === 'on') demandRunnable(state, '/check');
   },
   apply(state, { leaves, ...a }, { id, at, by }) {
     demand(state.intake, 'take the unit in first: say what fails');
