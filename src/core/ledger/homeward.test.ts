@@ -14,6 +14,7 @@ import {
   miss,
   onceSaid,
   owed,
+  partJoint,
   proofsOf,
   prove,
   readLine,
@@ -142,6 +143,40 @@ describe('how a lead is held', () => {
     );
     l = giveBack(l, 'w4', 1, 'plugged');
     expect(wayBack(l)[0]?.note).toBe(joint('flap').proofs.join(', '));
+  });
+});
+
+describe('a board on a pin strip', () => {
+  const lifted = () =>
+    take(
+      EMPTY_LEDGER,
+      {
+        verb: 'lift',
+        text: '',
+        item: { kind: 'part', name: 'plug-in board', count: 1, joint: 'pin strip', place: { kind: 'shelf' } },
+      },
+      { id: 'a2', at: AT },
+    );
+  it('is proven when it is back, like a plug', () => {
+    let l = lifted();
+    expect(wayBack(l)[0]).toMatchObject({ kind: 'return', text: 'Seat plug-in board' });
+    l = giveBack(l, 'a2', 1, 'fitted');
+    expect(owed(l.items[0] as never)).toBe('plug-in board is in but not proven');
+    expect(wayBack(l)[0]).toMatchObject({ kind: 'prove', note: joint('pin strip').proofs.join(', ') });
+    expect(wayBack(prove(l, 'a2', 'pins counted', AT))).toEqual([]);
+  });
+  it('is not asked for when it is gone for good', () => {
+    const l = writeOff(lifted(), 'a2', { count: 1, reason: 'burnt', replacement: 'new one' });
+    expect(wayBack(l)).toEqual([]);
+    expect(owed(l.items[0] as never)).toBeNull();
+  });
+  it.each([
+    ['plug-in board', 'pin strip'],
+    ['daughterboard 2', 'pin strip'],
+    ['main board', undefined],
+    ['plug cover', undefined],
+  ])('%s is held by %s', (name, id) => {
+    expect(partJoint(name)).toBe(id);
   });
 });
 

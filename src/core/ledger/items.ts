@@ -171,7 +171,7 @@ export function owed(item: Item): string | null {
     if (item.kind === 'plug') return `${what} is plugged but not proven`;
     return `${n} × ${what} ${state}, not tight`;
   }
-  if (wantsProof(item) && !item.proof) return `${what} is in but not proven`;
+  if (wantsProof(item) && t.back > 0 && !item.proof) return `${what} is in but not proven`;
   return null;
 }
 

@@ -98,7 +98,10 @@ function stepOf(item: Item): WayBackStep | null {
         .join('; '),
     };
   }
-  if ((item.kind === 'plug' && (item.by.plugged ?? 0) > 0) || (wantsProof(item) && !item.proof)) {
+  if (
+    (item.kind === 'plug' && (item.by.plugged ?? 0) > 0) ||
+    (wantsProof(item) && t.back > 0 && !item.proof)
+  ) {
     return {
       kind: 'prove',
       item,

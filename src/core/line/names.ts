@@ -84,8 +84,7 @@ export function nearest(said: string, names: readonly Named[]): Named[] {
         const d = distance(plain, call);
         // A slip rarely hits the first letter: a door lead is no motor lead.
         const begins = d === 1 || plain[0] === call[0];
-        const near =
-          begins && mark(plain) === mark(call) && d <= slips(Math.max(plain.length, call.length));
+        const near = begins && mark(plain) === mark(call) && d <= slips(Math.max(plain.length, call.length));
         return { named, d: inside || near ? d : Number.POSITIVE_INFINITY };
       }),
     )
