@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { fold } from '../job';
 import { bench as begin } from '../job/bench.test.fixture';
 import { ladderFor, mapFor, type UnitMap, validateMap } from '../unit';
-import { recipeOf, wayIn } from '.';
+import { recipeOf, wayIn, withWayIn } from '.';
 
 const unit: UnitMap = {
   name: 'Tide bell',
@@ -81,6 +81,68 @@ describe('a way in that writes itself', () => {
     const next = bench({ ...unit, moves });
     next.line('lift lid');
     expect(wayIn(next.state())?.steps.map((m) => m.id)).toEqual(['m4', 'm5']);
+  });
+});
+
+describe('a way in that is kept', () => {
+  /** A unit of which somebody knew one part and no cover. */
+  const bare: UnitMap = {
+    ...unit,
+    hazards: [],
+    access: [],
+    moves: [],
+    elements: ['A1', 'A2'].map((id) => ({
+      id,
+      name: `board ${id}`,
+      kind: 'board' as const,
+      weight: 1,
+      remedies: ladderFor('board', id, 'board'),
+    })),
+  };
+  const first = () => {
+    const b = bench(bare);
+    b.line('heat rear lid edge 2 min');
+    b.line('4 x M3x8 PH1 rear lid > cup 1');
+    b.line('lift rear lid > shelf');
+    b.line('2 x M2x4 PH0 shield can > cup 2');
+    b.line('lift shield can cover > shelf');
+    b.line('unplug fan lead');
+    b.line('3 x M3x6 PH1 bracket > cup 3');
+    b.line('lift bracket > shelf');
+    return b;
+  };
+  it('brings its covers with it, and loses no move the next time, past the last cover to the part itself', () => {
+    const b = first();
+    const moves = recipeOf(b.state(), b.events());
+    expect(moves).toHaveLength(8);
+    const kept = withWayIn(bare, b.state(), moves);
+    validateMap(kept);
+    expect(kept.access.map((a) => a.name)).toEqual(['rear lid', 'shield can cover']);
+    expect(kept.elements[0]?.needs).toEqual(['rear lid', 'shield can cover']);
+    const next = bench(kept);
+    const done: string[] = [];
+    for (let guard = 0; guard < 20; guard++) {
+      const step = wayIn(next.state())?.steps[0];
+      if (!step) break;
+      done.push(step.text);
+      next.line(step.text, 1, step.id);
+    }
+    expect([...done].sort()).toEqual(moves.map((m) => m.text).sort());
+    // Heat comes before the lid it was for, the part's own fixings after the last cover.
+    expect(done.indexOf('heat rear lid edge 2 min')).toBeLessThan(done.indexOf('lift rear lid > shelf'));
+    expect(done.indexOf('lift bracket > shelf')).toBeGreaterThan(
+      done.indexOf('lift shield can cover > shelf'),
+    );
+  });
+  it('for another part it leads through the covers alone', () => {
+    const b = first();
+    const kept = withWayIn(bare, b.state(), recipeOf(b.state(), b.events()));
+    const elements = kept.elements.map((e) => (e.id === 'A2' ? { ...e, needs: ['rear lid'] } : e));
+    const next = begin({ ...kept, elements });
+    next.planned('A2');
+    const texts = wayIn(next.state())?.steps.map((m) => m.text) ?? [];
+    expect(texts).not.toContain('unplug fan lead');
+    expect(texts).toContain('lift rear lid > shelf');
   });
 });
 

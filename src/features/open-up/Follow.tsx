@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { handHeldBy } from '../../core/job';
-import { backWords, type QuickLine, readLine, specOf } from '../../core/ledger';
+import { backWords, beforeTurn, joint, jointFrom, type QuickLine, readLine, specOf } from '../../core/ledger';
 import type { WayIn } from '../../core/recipe';
 import type { MapMove } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
@@ -59,6 +59,9 @@ export function Follow({
     }
     setRefused(say(line, next.id).refused?.reason ?? null);
   };
+  const plug = line.item?.kind === 'plug' ? line.item.name : undefined;
+  const latch = job.map.plugs?.find((p) => p.id.toLowerCase() === plug?.toLowerCase())?.latch;
+  const lead = joint(jointFrom([latch, line.verb, plug]).id);
   const cover = way.steps.find((m) => m.opens)?.opens;
   const held = handHeldBy(job, { cover });
   const n = job.followed.length + 1;
@@ -77,6 +80,7 @@ export function Follow({
           {flip && (
             <p className="flex gap-2 items-center bg-kraft px-2 py-1">
               <Flip /> <b>Turn it: {next.sideUp} up</b>
+              {beforeTurn(job.ledger) && <span>{beforeTurn(job.ledger)}</span>}
             </p>
           )}
           <h2 className="headline leading-[1.05]">{titleOf(line)}</h2>
@@ -98,6 +102,12 @@ export function Follow({
           {next.caution && (
             <p className="flex gap-2 text-brick font-[600]">
               <Warn /> {next.caution}
+            </p>
+          )}
+          {line.item?.kind === 'plug' && (
+            <p>
+              {lead.id === 'plug' ? '' : `${lead.id}: `}
+              {lead.off}.
             </p>
           )}
           {next.back && <p className="note">Going back: {backWords(next.back)}</p>}
