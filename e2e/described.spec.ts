@@ -89,3 +89,65 @@ test('a unit just described, carried from Take in to Hand over with what it said
   await expect(page.getByRole('article')).toContainText('contact 2 dull');
   await allSent(page);
 });
+
+test('a map changed beside the job is looked at and taken over; kit and notes are kept', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/units/new`);
+  await alive(page);
+  await page.getByLabel('What it is', { exact: true }).fill('Sluice gate control');
+  await page.getByLabel('What it should do').fill('Lifts the gate');
+  await page.getByLabel('What has to come off').fill('front shell');
+  await page.getByRole('button', { name: 'Keep it and take it in' }).click();
+  await page.waitForURL('**/take-in');
+  await alive(page);
+  await page.getByLabel('What happens instead').fill('Stops half way');
+  await page.getByRole('button', { name: /^Plan at once/ }).click();
+  await page.waitForURL('**/plan');
+  const kit = page.getByRole('region', { name: 'Kit' });
+  await kit.getByLabel('And take along').fill('torch');
+  await page.keyboard.press('Enter');
+  await expect(kit.getByRole('button', { name: 'Leave torch here' })).toBeVisible();
+  await page.getByRole('button', { name: 'Note', exact: true }).click();
+  await page.getByRole('dialog').getByLabel('Note').fill('smells of salt');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await allSent(page);
+
+  // Somebody adds a cover and a party to the map meanwhile.
+  await page.evaluate(async () => {
+    const all = await (await fetch('/api/units')).json();
+    const unit = all.find((u: { map: { name: string } }) => u.map.name === 'Sluice gate control');
+    const { id, version, map } = unit;
+    const [first] = map.access;
+    await fetch('/api/units', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({
+        id,
+        version,
+        map: {
+          ...map,
+          parties: [{ id: 'gate', who: 'gate keeper', must: 'told' }],
+          access: [...map.access, { id: 'inner', name: 'inner plate', minutes: 2, needs: [first.id] }],
+        },
+      }),
+    });
+  });
+  await page.reload();
+  await alive(page);
+  const changed = page.getByRole('region', { name: 'Changed map' });
+  await expect(changed).toContainText('1 more: inner plate');
+  await expect(changed).toContainText('1 more: gate keeper');
+  await changed.getByRole('button', { name: 'Take it over' }).click();
+  await expect(changed).toHaveCount(0);
+  await expect(kit.getByRole('button', { name: 'Leave torch here' })).toBeVisible();
+  await page.getByRole('link', { name: /^Open up/ }).click();
+  await page.getByLabel('Came off:').fill('lift front shell');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/gate keeper has to be told before the opening/)).toBeVisible();
+  await page.getByRole('link', { name: /^Hand over/ }).click();
+  await expect(page.getByRole('article')).toContainText('smells of salt');
+  await allSent(page);
+});

@@ -259,7 +259,8 @@ test('a unit inside the unit is entered, left open, and the job is taken up by s
   await parked.getByLabel('Who takes it up').fill('Tom Ockley');
   await parked.getByRole('button', { name: 'Take it up' }).click();
   await expect(parked).toHaveCount(0);
-  await page.getByRole('button', { name: 'History' }).click();
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('menuitem', { name: /History/ }).click();
   await expect(page.getByRole('dialog')).toContainText('Tom Ockley');
 });
 

@@ -168,7 +168,8 @@ test('pictures, repair or refer with its reason, and the whole history', async (
   await alive(page);
   await expect(page.getByText(/Against the figures: the ferry sails tonight/)).toBeVisible();
 
-  await page.getByRole('button', { name: 'History' }).click();
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('menuitem', { name: /History/ }).click();
   const story = page.getByRole('dialog', { name: 'History' });
   await expect(story.getByText('Picture: type label')).toBeVisible();
   await story.getByRole('button', { name: 'Take back: Picture: type label' }).click();

@@ -95,7 +95,10 @@ const EXAMPLES: { [T in EventType]: Payload<T> } = {
   'item.assigned': { item: 'x', cover: null },
   'holes.placed': { item: 'x', points: [{ x: 1, y: 2 }], lid: 'metal' },
   'length.checked': { item: 'x', measuredMm: 8 },
+  'kit.noted': { what: 'torch', along: true },
   'plan.dropped': { element: 'W4' },
+  'move.skipped': { move: 'm1', why: 'not on this one' },
+  'map.taken': { map: hearingLoop, version: 2 },
   'item.to-fit': {
     text: 'fan board',
     item: { kind: 'part', name: 'fan board', count: 1, place: { kind: 'shelf' } },
@@ -189,6 +192,8 @@ describe('what a job that waits takes', () => {
         .sort(),
     ).toEqual([
       'face.added',
+      'kit.noted',
+      'map.taken',
       'name.learned',
       'note.added',
       'photo.added',

@@ -197,6 +197,35 @@ describe('computations as endpoints', () => {
     expect((await post('/api/compute/prove', { closing, testMinutes: 1, pFail: 2 })).status).toBe(422);
   });
 
+  it('a line is read with the names it is sent, and without them by its grammar alone', async () => {
+    const read = async (body: object) => (await post('/api/compute/line', body)).json();
+    const text = '4 x M3x8 PH1 fan 12 > cup 3';
+    expect(await read({ text, names: [{ id: 'F12', name: 'fan 12', kind: 'element' }] })).toEqual({
+      entries: [
+        {
+          does: 'undo',
+          takesOff: true,
+          kind: 'fastener',
+          name: 'screw',
+          count: 4,
+          thread: 'M3',
+          lengthMm: 8,
+          drive: 'PH1',
+          from: 'fan 12',
+          fromKnown: 'F12',
+          place: { kind: 'cup', label: '3' },
+        },
+      ],
+      doubtful: [],
+    });
+    expect((await read({ text })).entries[0].fromKnown).toBeUndefined();
+    expect(await read({ text: '' })).toEqual({ entries: [], doubtful: [] });
+    expect((await post('/api/compute/line', { text: 1 })).status).toBe(422);
+    expect(
+      (await post('/api/compute/line', { text, names: [{ id: 'x', name: 'y', kind: 'z' }] })).status,
+    ).toBe(422);
+  });
+
   it('order and schedule answer what the core answers', async () => {
     const moves = [
       { id: 'screws', minutes: 2, tool: 'PH1', sideUp: 'top' },

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
-import { ThemeButton } from './ThemeButton';
+import { type MenuEntry, MoreMenu } from './MoreMenu';
+import { ThemeButton, toggleTheme } from './ThemeButton';
 
 interface HeadProps {
   tag: ReactNode;
@@ -7,11 +8,13 @@ interface HeadProps {
   about?: ReactNode;
   /** further buttons and links, before Keys and Night */
   children?: ReactNode;
+  /** what goes behind one button, with Keys and Night, where there would be too many */
+  more?: MenuEntry[];
   onKeys(): void;
 }
 
 /** The head of every view: a tag, what is on the bench, where one can go. */
-export function Head({ tag, title, about, children, onKeys }: HeadProps) {
+export function Head({ tag, title, about, children, more, onKeys }: HeadProps) {
   return (
     <header className="head weave">
       <div className="head-tag">{tag}</div>
@@ -21,10 +24,22 @@ export function Head({ tag, title, about, children, onKeys }: HeadProps) {
       </div>
       <nav aria-label="Everywhere">
         {children}
-        <button type="button" onClick={onKeys}>
-          Keys <kbd>?</kbd>
-        </button>
-        <ThemeButton />
+        {more ? (
+          <MoreMenu
+            entries={[
+              ...more,
+              { words: 'Keys', keyName: '?', onPick: onKeys },
+              { words: 'Night and day', keyName: 'N', onPick: toggleTheme },
+            ]}
+          />
+        ) : (
+          <>
+            <button type="button" onClick={onKeys}>
+              Keys <kbd>?</kbd>
+            </button>
+            <ThemeButton />
+          </>
+        )}
       </nav>
     </header>
   );

@@ -27,10 +27,11 @@ export function useKeys(bindings: Record<string, (e: KeyboardEvent) => void>): v
       Object.entries(bindings).map(([k, f]) => [
         k,
         (e: KeyboardEvent) => {
+          // A key that works what has focus does that, and nothing beside it.
           const pressing =
-            /Space|^ /.test(k) &&
+            /Space|^ |Enter/.test(k) &&
             e.target instanceof HTMLElement &&
-            e.target.closest('button, a, [role=button]');
+            e.target.closest(`button, a, [role=button]${k === 'Enter' ? ', form, summary, [role=tab]' : ''}`);
           if (pressing || typing(e.target) || document.querySelector('[role=dialog]') || kept.read(OFF))
             return;
           e.preventDefault();

@@ -12,6 +12,7 @@ export { apart, EVENT_KINDS } from './kinds';
 export { type Meta, type Reported, SECTIONS } from './kinds/kind';
 export { ledgerOf } from './ledger-only';
 export { type Lesson, lessonOf, modelOf } from './lesson';
+export { type MapChange, mapChanges, missedBy } from './map-taken';
 export { namesOf } from './names';
 export { isPlannedPart } from './old-part';
 export { openAccess } from './open';

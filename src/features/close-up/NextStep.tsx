@@ -31,8 +31,10 @@ export function NextStep({ step }: { step: WayBackStep }) {
   );
   const keys = useMemo(() => {
     const none: Record<string, () => void> = {};
-    return step.kind === 'return' ? { Space: () => void back(1), 'Shift+Space': () => void fewer() } : none;
-  }, [step.kind, back, fewer]);
+    return step.kind === 'return' && step.left > 0
+      ? { Space: () => void back(1), 'Shift+Space': () => void fewer() }
+      : none;
+  }, [step.kind, step.left, back, fewer]);
   useKeys(keys);
   const home = item ? (item.by.tight ?? 0) : 0;
 

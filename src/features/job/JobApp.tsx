@@ -17,6 +17,8 @@ import { TakeIn } from '../take-in/TakeIn';
 import { Trace } from '../trace/Trace';
 import { HistoryDialog } from './HistoryDialog';
 import { Live } from './Live';
+import { NewMap } from './NewMap';
+import { NoteDialog } from './NoteDialog';
 import { Notices } from './Notices';
 import { ParkDialog } from './ParkDialog';
 import { ParkedSheet } from './ParkedSheet';
@@ -48,6 +50,7 @@ const HELP = [
   { keys: 'T', does: 'tray' },
   { keys: 'U, Shift U', does: 'undo, redo' },
   { keys: 'P', does: 'park this job' },
+  { keys: 'M', does: 'a note' },
   { keys: 'W', does: 'timer for what takes its time' },
   { keys: 'Y', does: 'history of this job' },
   { keys: '/ or Ctrl K', does: 'bench sums' },
@@ -55,6 +58,10 @@ const HELP = [
   { keys: 'N', does: 'night and day' },
   { keys: '?', does: 'these keys' },
 ];
+
+/** A foot or a free hand on Enter: the one action of the stop, whatever it is now. */
+const theOneAction = () =>
+  document.querySelector<HTMLElement>('#main .act:not([aria-disabled=true]):not([disabled])')?.click();
 
 const focus = (selector: string) => document.querySelector<HTMLElement>(selector)?.focus();
 
@@ -64,6 +71,7 @@ function View() {
   const [parking, setParking] = useState(false);
   const [telling, setTelling] = useState(false);
   const [timing, setTiming] = useState(false);
+  const [noting, setNoting] = useState(false);
   const [refusal, setRefusal] = useState<string | null>(null);
   const Sheet = SHEETS[stop];
   const bindings = useMemo(
@@ -78,6 +86,8 @@ function View() {
       p: () => setParking(true),
       y: () => setTelling(true),
       w: () => setTiming(true),
+      m: () => setNoting(true),
+      Enter: theOneAction,
       '/': () => openSum(),
       n: () => void toggleTheme(),
       'Shift+?': () => setKeysOpen(true),
@@ -101,19 +111,20 @@ function View() {
           </>
         }
         onKeys={() => setKeysOpen(true)}
+        more={[{ words: 'History', keyName: 'Y', onPick: () => setTelling(true) }]}
       >
         {snapshot.unsent > 0 && <span className="text-ochre text-[14px]">{snapshot.unsent} unsent</span>}
         <button type="button" onClick={() => setRefusal(undo()?.reason ?? null)}>
           Undo <kbd>U</kbd>
+        </button>
+        <button type="button" onClick={() => setNoting(true)}>
+          Note
         </button>
         <button type="button" onClick={() => setTiming(true)}>
           Timer
         </button>
         <button type="button" onClick={() => openSum()}>
           Sums
-        </button>
-        <button type="button" onClick={() => setTelling(true)}>
-          History
         </button>
         {!job.handedOver && !job.parked && (
           <button type="button" onClick={() => setParking(true)}>
@@ -127,6 +138,7 @@ function View() {
         <RunningTimers />
         <ParkedSheet />
         <SubUnitBar />
+        <NewMap />
         <Notices refusal={refusal} onDismiss={() => setRefusal(null)} />
         <Sheet key={stop} />
       </main>
@@ -134,6 +146,7 @@ function View() {
         <Live />
         <Tray />
       </div>
+      <NoteDialog open={noting} onClose={() => setNoting(false)} />
       <TimerDialog open={timing} onClose={() => setTiming(false)} />
       <HistoryDialog open={telling} onClose={() => setTelling(false)} />
       {parking && <ParkDialog onClose={() => setParking(false)} />}

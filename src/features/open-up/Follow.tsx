@@ -20,6 +20,12 @@ function titleOf({ item, text }: QuickLine): string {
     : `${text.split(' > ')[0]}`;
 }
 
+/** Whether a move waits for none of the others that are still to come. */
+const mayBeNow = (way: WayIn, m: MapMove): boolean => {
+  const left = new Set(way.steps.map((s) => s.id));
+  return !(m.after ?? []).some((id) => left.has(id));
+};
+
 /** Following a way in that somebody found before: the next move, large, and what it takes. */
 export function Follow({
   way,
@@ -36,14 +42,16 @@ export function Follow({
   const { job, record, go } = useJob();
   const { read, say } = useLine();
   const [refused, setRefused] = useState<string | null>(null);
+  const [turn, setTurn] = useState<string | null>(null);
   if (wrong)
     return (
       <div className="pad border-b border-rule-strong">
         <Wrong>The way in cannot be followed: {wrong}. Its map says which moves.</Wrong>
       </div>
     );
-  const next = way?.steps[0];
-  if (!way || !next) return null;
+  const first = way?.steps[0];
+  if (!way || !first) return null;
+  const next = way.steps.find((m) => m.id === turn && mayBeNow(way, m)) ?? first;
   const line = read(next.text);
   const flip = next.sideUp !== null && next.sideUp !== way.sideUp;
   const done = (e: React.FormEvent) => {
@@ -131,17 +139,31 @@ export function Follow({
               {line.item ? 'It is off' : 'Done'}
             </Action>
             <Second onClick={() => onOtherwise(next.text)}>It is otherwise here</Second>
+            <Second onClick={() => setRefused(record('move.skipped', { move: next.id })?.reason ?? null)}>
+              Leave it out
+            </Second>
           </div>
         </div>
       </div>
-      <Ahead way={way} reckoning={reckoning} />
+      <Ahead way={way} now={next} reckoning={reckoning} onNow={setTurn} />
     </form>
   );
 }
 
 /** What is still to come, what it takes, and the tools to lay out. */
-function Ahead({ way, reckoning }: { way: WayIn; reckoning: boolean }) {
-  const rest = way.steps.slice(1, 5);
+function Ahead({
+  way,
+  now,
+  reckoning,
+  onNow,
+}: {
+  way: WayIn;
+  now: MapMove;
+  reckoning: boolean;
+  onNow(id: string): void;
+}) {
+  const others = way.steps.filter((m) => m !== now);
+  const rest = others.slice(0, 5);
   const words = (m: MapMove) => titleOf(readLine(m.text));
   return (
     <section className="pad border-l border-rule grid gap-2 content-start" aria-label="Still to come">
@@ -167,12 +189,19 @@ function Ahead({ way, reckoning }: { way: WayIn; reckoning: boolean }) {
       {rest.length > 0 && (
         <ol className="text-[14px] list-none grid gap-1 border-t border-rule pt-2">
           {rest.map((m) => (
-            <li key={m.id}>
-              {words(m)}
-              {m.sideUp && m.sideUp !== way.sideUp && <span className="note"> {m.sideUp} up</span>}
+            <li key={m.id} className="flex gap-2 items-center min-h-[44px]">
+              <span className="flex-1">
+                {words(m)}
+                {m.sideUp && m.sideUp !== way.sideUp && <span className="note"> {m.sideUp} up</span>}
+              </span>
+              {mayBeNow(way, m) && (
+                <Second small aria-label={`Now: ${words(m)}`} onClick={() => onNow(m.id)}>
+                  Now
+                </Second>
+              )}
             </li>
           ))}
-          {way.steps.length > 5 && <li className="note">and {way.steps.length - 5} more</li>}
+          {others.length > rest.length && <li className="note">and {others.length - rest.length} more</li>}
         </ol>
       )}
     </section>

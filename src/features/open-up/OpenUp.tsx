@@ -79,7 +79,8 @@ export function OpenUp() {
             </p>
           )}
           <ol className="rows">
-            {moves.map((m, i) => {
+            {[...moves].reverse().map((m, back) => {
+              const i = moves.length - 1 - back;
               const it = item(m.item);
               if (m.sideUp) {
                 return (
@@ -97,7 +98,7 @@ export function OpenUp() {
                       ? `${it.kind === 'fastener' ? `${it.count ?? 'several'} × ` : ''}${specOf(it)}`
                       : m.text}
                     <span className="note block">
-                      {it?.from ?? m.verb}
+                      {it?.from ?? (it ? m.verb : '')}
                       {it?.within && `, of the ${job.subUnits.find((u) => u.id === it.within)?.name}`}
                       {it && tally(it).back > 0 && `, ${tally(it).back} back`}
                       {it && (it.by.loose ?? 0) > 0 && `, ${it.by.loose} of them loose`}

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { isPlannedPart, namesOf } from '../../core/job';
 import { type MoveSaid, type Place, type QuickLine, readLine } from '../../core/ledger';
+import { recipeMove } from '../../core/recipe';
 import { useKept } from '../../ui/use-kept';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
@@ -40,7 +41,7 @@ export function useLine() {
     if (moves.length === 0)
       return { refused: { reason: 'Say what came off, such as: unplug J7', path: '' }, left: line.text };
     for (const [k, said] of moves.entries()) {
-      const refused = keep(said, k === moves.length - 1 ? recipe : undefined);
+      const refused = keep(said, k === moves.length - 1 && recipe ? recipe : recipeMove(job, said));
       const left =
         k === 0
           ? line.text

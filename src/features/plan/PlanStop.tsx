@@ -8,6 +8,7 @@ import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 import { useTrace } from '../job/use-trace';
 import { BoardFit } from './BoardFit';
+import { KitList } from './KitList';
 import { Offers } from './Offers';
 
 const percent = (p: number) => `${p < 0.01 ? 'under 1' : Math.round(p * 100)}\u00a0%`;
@@ -187,7 +188,12 @@ function PlanSheet() {
         </div>
         <Planned />
       </form>
-      <Refer />
+      <div>
+        <div className="pad">
+          <KitList />
+        </div>
+        <Refer />
+      </div>
     </div>
   );
 }

@@ -31,10 +31,12 @@ export interface Planning {
   plan: Plan | null;
   /** further remedies of the same opening, in their order */
   also: Plan[];
+  /** what somebody takes along beside what the plan asks for */
+  kit: string[];
   /** old and new battery laid beside each other, by element */
   batteries: Record<string, BatteryCompared>;
   /** old and new board, likewise */
   boards: Record<string, { request: BoardFitRequest; at: string; by: string }>;
 }
 
-export const startPlanning = (): Planning => ({ plan: null, also: [], batteries: {}, boards: {} });
+export const startPlanning = (): Planning => ({ plan: null, also: [], kit: [], batteries: {}, boards: {} });
