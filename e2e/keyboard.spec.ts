@@ -123,7 +123,7 @@ test('the whole story with the keyboard alone', async ({ page, demo }) => {
   await press(page, 'Space');
   await tabTo(page, /latch clicked/);
   await press(page, 'Enter');
-  await tabTo(page, /sits home/);
+  await tabTo(page, /flap down/);
   await press(page, 'Enter');
   await expect(page.getByRole('heading', { name: 'Fit lid' })).toBeVisible();
   await blur(page);

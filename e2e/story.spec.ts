@@ -120,7 +120,7 @@ test('the hearing-loop amplifier, from Take in to Hand over, and onto another Mu
   await page.getByRole('button', { name: 'It is plugged' }).click();
   await page.getByRole('button', { name: 'latch clicked' }).click();
   await expect(page.getByRole('heading', { name: /Prove ribbon 10-way 200 mm/ })).toBeVisible();
-  await page.getByRole('button', { name: /^sits home/ }).click();
+  await page.getByRole('button', { name: /^flap down/ }).click();
   const lid = page
     .getByRole('region', { name: 'Covers' })
     .getByRole('listitem')

@@ -154,7 +154,9 @@ test('what takes the place of a torn cable is owed and proven, and loose screws 
   await expect(page.getByText('Before you turn it: M3×8 PH1 in its own hole')).toBeVisible();
   await line(page, 'unplug lamp ribbon');
   await page.getByLabel('Came off:').fill('flip bottom');
-  await expect(page.getByText(/^Before you turn it:/)).not.toContainText('lamp ribbon');
+  await expect(page.getByRole('status').filter({ hasText: 'Before you turn it' })).not.toContainText(
+    'lamp ribbon',
+  );
   await page.getByLabel('Came off:').fill('');
   await place(page, /lamp ribbon/).click();
   await dialog(page).getByRole('button', { name: 'Write off' }).click();

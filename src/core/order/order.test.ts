@@ -308,3 +308,88 @@ describe('order', () => {
     expect(refusal({ ...base, ...wrong })?.message).toMatch(words);
   });
 });
+
+describe('a budget that is counted and not timed', () => {
+  /** Numbers that look thrown, the same every time (a linear congruence, Numerical Recipes, from memory). */
+  const thrown = (seed: number) => {
+    let s = seed;
+    return () => {
+      s = (s * 1664525 + 1013904223) % 4294967296;
+      return s / 4294967296;
+    };
+  };
+  const drawn = (n: number, seed: number): OrderRequest => {
+    const x = thrown(seed);
+    const moves = Array.from({ length: n }, (_, i) => ({
+      id: `m${i}`,
+      minutes: 0.2 + x() * 2,
+      tool: x() < 0.2 ? null : `t${Math.floor(x() * 8)}`,
+      sideUp: x() < 0.3 ? null : `s${Math.floor(x() * 4)}`,
+      after: i && x() < 0.7 ? [`m${Math.floor(x() * i)}`] : [],
+    }));
+    return { moves, goal: moves.map((m) => m.id), toolMinutes: 0.3, flipMinutes: 1, timeLimitMs: 20 };
+  };
+  it.each([40, 90, 160])('answers a unit of %i moves the same twice, with a bound that holds', (n) => {
+    for (const seed of [1, 2, 3]) {
+      const a = order(drawn(n, seed));
+      expect(order(drawn(n, seed))).toEqual(a);
+      expect(a.order).toHaveLength(n);
+      expect(a.lowerBound).toBeLessThanOrEqual(a.minutes + 1e-9);
+      expect(a.lowerBound).toBeGreaterThan(0);
+    }
+  });
+  it('more budget never finds a dearer order, and its bound never falls', () => {
+    for (const seed of [4, 5, 6]) {
+      const little = order({ ...drawn(30, seed), timeLimitMs: 1 });
+      const more = order({ ...drawn(30, seed), timeLimitMs: 200 });
+      expect(more.minutes).toBeLessThanOrEqual(little.minutes + 1e-9);
+      expect(more.lowerBound).toBeGreaterThanOrEqual(little.lowerBound - 1e-9);
+    }
+  });
+  it('twelve moves that can each follow one of two are answered within one budget, honestly', () => {
+    const moves: OrderRequest['moves'] = Array.from({ length: 12 }, (_, i) => [
+      { id: `a${i}`, minutes: 1 + (i % 3), tool: `t${i % 5}`, sideUp: `s${i % 3}` },
+      { id: `b${i}`, minutes: 1 + ((i + 1) % 3), tool: `t${(i + 2) % 5}`, sideUp: `s${(i + 1) % 3}` },
+      { id: `g${i}`, minutes: 1, tool: null, sideUp: null, afterAny: [[`a${i}`], [`b${i}`]] },
+    ]).flat();
+    const goal = {
+      id: 'out',
+      minutes: 1,
+      tool: null,
+      sideUp: null,
+      after: moves.flatMap((m) => (m.afterAny ? [m.id] : [])),
+    };
+    const answer = order({
+      moves: [...moves, goal],
+      goal: ['out'],
+      toolMinutes: 0.3,
+      flipMinutes: 1,
+      timeLimitMs: 100,
+    });
+    expect(answer.order.at(-1)).toBe('out');
+    expect(answer.order).toHaveLength(25);
+    expect(answer.optimal).toBe(false);
+    // Every order has the thirteen moves that all ways share.
+    expect(answer.lowerBound).toBeGreaterThanOrEqual(13);
+    expect(answer.lowerBound).toBeLessThan(answer.minutes);
+  });
+  it('looks at the other group although the first is in the set by chance', () => {
+    // z needs a in any case, and a lies under; b is on top and a moment’s work.
+    const answer = order({
+      moves: [
+        { id: 'a', minutes: 1, tool: null, sideUp: 'under' },
+        { id: 'b', minutes: 0.1, tool: null, sideUp: 'top' },
+        { id: 'z', minutes: 1, tool: null, sideUp: 'under', after: ['a'] },
+        { id: 'g', minutes: 1, tool: null, sideUp: 'top', afterAny: [['a'], ['b']] },
+      ],
+      goal: ['g', 'z'],
+      start: { sideUp: 'top' },
+      toolMinutes: 0,
+      flipMinutes: 1,
+    });
+    expect(answer.order).toEqual(['b', 'g', 'a', 'z']);
+    // By hand: 0.1 + 1 + flip 1 + 1 + 1 = 4.1, against 1 + 1 + 1 and two flips = 5.
+    expect(answer.minutes).toBeCloseTo(4.1, 9);
+    expect(answer.optimal).toBe(true);
+  });
+});

@@ -1,8 +1,11 @@
 import { demand } from '../refusal';
-import { type Chosen, listChoices, wayOf } from './choices';
+import { beam } from './beam';
+import { Budget, UNITS_PER_MS } from './budget';
+import { type Chosen, leastMinutes, listChoices, wayOf } from './choices';
 import { readProblem } from './problem';
-import { changeMinutes, searchOrder } from './search';
+import { anyOrder, searchOrder } from './search';
 import type { OrderAnswer, OrderRequest } from './types';
+import { changeMinutes, type Found, Walk } from './walk';
 
 const TIME_LIMIT_MS = 1000;
 
@@ -12,7 +15,8 @@ const TIME_LIMIT_MS = 1000;
  *
  * Method: for every choice of groups and ways, best-first search over the sequence of setups with an
  * admissible bound (A*: Hart, Nilsson, Raphael, IEEE Transactions on Systems Science and Cybernetics
- * 4(2), 1968); within a setup everything that can be done is done at once.
+ * 4(2), 1968), under what a beam search finds first; within a setup everything that can be done is done
+ * at once. What may be spent is counted, not timed: the same request has the same answer.
  *
  * @param request moves, goal, what is done, the setup at the start; minutes throughout
  * @returns the order with its minutes and changes; whether it is the quickest there is, and otherwise
@@ -31,21 +35,44 @@ export function order(request: OrderRequest): OrderAnswer {
     'timeLimitMs must be over 0',
     '/timeLimitMs',
   );
-  const until = performance.now() + (request.timeLimitMs ?? TIME_LIMIT_MS);
+  const budget = new Budget((request.timeLimitMs ?? TIME_LIMIT_MS) * UNITS_PER_MS);
   const p = readProblem(request);
   const { choices, complete } = listChoices(p);
   let best: { chosen: Chosen; order: number[]; cost: number } | null = null;
-  let open = complete ? Number.POSITIVE_INFINITY : 0;
-  for (const chosen of choices) {
-    const limit = best?.cost ?? Number.POSITIVE_INFINITY;
-    if (chosen.minutes >= limit) break;
-    const { found, bound } = searchOrder(p, chosen, limit, until);
+  let whole = complete;
+  // What was not looked at to its end can still be this cheap.
+  let open = complete ? Number.POSITIVE_INFINITY : leastMinutes(p);
+  const better = (chosen: Chosen, found: Found | null) => {
     if (found && (!best || found.cost < best.cost - 1e-12)) best = { chosen, ...found };
-    if (bound < (found?.cost ?? limit) - 1e-12) open = Math.min(open, bound);
+  };
+  const limit = () => best?.cost ?? Number.POSITIVE_INFINITY;
+  for (const chosen of choices) {
+    if (chosen.minutes >= limit() - 1e-12) break;
+    if (best && budget.isOut) {
+      whole = false;
+      open = Math.min(open, chosen.minutes);
+      break;
+    }
+    const walk = new Walk(p, chosen, budget);
+    const start = walk.start();
+    if (start.bound >= limit() - 1e-12) continue;
+    better(chosen, beam(walk, start, budget));
+    const searched = searchOrder(walk, start, limit(), budget);
+    better(chosen, searched.found);
+    if (!searched.whole) {
+      whole = false;
+      open = Math.min(open, searched.bound);
+      if (!best) better(chosen, anyOrder(walk, start));
+    }
   }
-  demand(best, 'no order keeps what must be kept', '/keep');
-  const optimal = open >= best.cost - 1e-9;
-  return { ...counted(p, best.chosen, best.order), optimal, lowerBound: optimal ? best.cost : open };
+  const found = best as { chosen: Chosen; order: number[]; cost: number } | null;
+  demand(
+    found,
+    whole ? 'no order keeps what must be kept' : 'no order was found that keeps what must be kept',
+    '/keep',
+  );
+  const optimal = open >= found.cost - 1e-9;
+  return { ...counted(p, found.chosen, found.order), optimal, lowerBound: optimal ? found.cost : open };
 }
 
 function counted(p: ReturnType<typeof readProblem>, chosen: Chosen, list: number[]) {

@@ -10,6 +10,7 @@ import { useJob } from '../job/use-job';
 import { Covers } from './Covers';
 import { Meanwhile } from './Meanwhile';
 import { NextStep } from './NextStep';
+import { PlugsAtOnce } from './PlugsAtOnce';
 import { ToFit } from './ToFit';
 import { TryItOpen } from './TryItOpen';
 import { useWayHome } from './use-way-home';
@@ -52,6 +53,7 @@ export function CloseUp() {
       >
         <WhoseScrews />
         {next ? <NextStep key={stepKey(next)} step={next} /> : <AllBack />}
+        <PlugsAtOnce steps={steps} />
         <Meanwhile home={home} />
         {steps.length > 1 && (
           <>

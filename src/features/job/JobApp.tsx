@@ -45,6 +45,7 @@ const HELP = [
   { keys: '1 to 9', does: 'stop on the run' },
   { keys: 'Enter', does: 'the one action' },
   { keys: 'Space', does: 'one more screw back' },
+  { keys: 'G, X', does: 'the check came out good, or not' },
   { keys: 'E', does: 'entry line' },
   { keys: 'R', does: 'reading' },
   { keys: 'T', does: 'tray' },

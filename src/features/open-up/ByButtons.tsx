@@ -27,6 +27,8 @@ export function ByButtons({ onText }: { onText(t: string): void }) {
 
   const line: Record<string, string> = {
     screws: `${count} x ${thread}x${length} ${drive.replace('HEX', 'hex ')} ${target} > cup ${cup.label}`,
+    nuts: `${count} nuts ${thread} ${target} > cup ${cup.label}`,
+    washers: `${count} washers ${thread} ${target} > cup ${cup.label}`,
     plug: `unplug ${from.trim() || 'J1'}`,
     cover: `lift ${target} > shelf`,
     tie: `cut tie ${from.trim() || 'W1'}`,
@@ -45,6 +47,8 @@ export function ByButtons({ onText }: { onText(t: string): void }) {
         onPick={setWhat}
         options={[
           { value: 'screws', words: 'Screws' },
+          { value: 'nuts', words: 'Nuts' },
+          { value: 'washers', words: 'Washers' },
           { value: 'plug', words: 'Plug' },
           { value: 'cover', words: 'Cover' },
           { value: 'tie', words: 'Tie' },
@@ -52,7 +56,7 @@ export function ByButtons({ onText }: { onText(t: string): void }) {
           { value: 'flip', words: 'Flip' },
         ]}
       />
-      {what === 'screws' && (
+      {['screws', 'nuts', 'washers'].includes(what) && (
         <>
           <div className="flex items-center gap-3">
             <Second

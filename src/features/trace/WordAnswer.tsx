@@ -1,6 +1,7 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
+import { useKeys } from '../../ui/Keys';
 import { TickBox, Warn } from '../../ui/Signs';
 import type { AnswerProps } from './answer';
 
@@ -12,6 +13,12 @@ export function WordAnswer({ check, why, onAnswer, onTyped }: AnswerProps & { wh
     { id: 'bad', name: check.bad, good: false },
   ];
   const neutral = check.answers !== undefined;
+  // By key where there are two: good or not.
+  const keys = useMemo((): Record<string, () => void> => {
+    const say = (outcome: string) => () => setWrong(onAnswer({ check: check.id, outcome, source: 'eye' }));
+    return neutral ? {} : { g: say('ok'), x: say('bad') };
+  }, [neutral, check.id, onAnswer]);
+  useKeys(keys);
   return (
     <>
       <p className="text-bark-2">{why}</p>
@@ -40,6 +47,11 @@ export function WordAnswer({ check, why, onAnswer, onTyped }: AnswerProps & { wh
                 </span>
               )}
               {name}
+              {!neutral && (
+                <span aria-hidden="true">
+                  <kbd>{good ? 'G' : 'X'}</kbd>
+                </span>
+              )}
             </span>
           </Second>
         ))}
