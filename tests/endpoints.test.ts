@@ -143,6 +143,10 @@ describe('asked rightly', () => {
       ],
       ledger: [{ events: [] }, { items: [], covers: [], twins: [] }],
       tighten: [{ points: [{ id: '1', x: 0, y: 0 }], lid: 'plastic' }, {}],
+      line: [
+        { text: 'lift lid' },
+        { entries: [{ does: 'lift', takesOff: true, kind: 'part', name: 'lid', count: 1 }], doubtful: [] },
+      ],
       prove: [{ closing: [], testMinutes: 1, pFail: 0.5 }, { skipMinutes: 0 }],
       order: [
         {

@@ -220,10 +220,9 @@ describe('computations as endpoints', () => {
     });
     expect((await read({ text })).entries[0].fromKnown).toBeUndefined();
     expect(await read({ text: '' })).toEqual({ entries: [], doubtful: [] });
-    expect((await post('/api/compute/line', { text: 1 })).status).toBe(422);
-    expect(
-      (await post('/api/compute/line', { text, names: [{ id: 'x', name: 'y', kind: 'z' }] })).status,
-    ).toBe(422);
+    expect((await post('/api/compute/line', { text: 1 })).status).toBe(400);
+    const names = [{ id: 'x', name: 'y', kind: 'z' }];
+    expect((await post('/api/compute/line', { text, names })).status).toBe(400);
   });
 
   it('order and schedule answer what the core answers', async () => {

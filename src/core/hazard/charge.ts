@@ -56,6 +56,11 @@ export function chargeOf(h: Hazard, volts: number, row?: ChemistryRow): { percen
       restVolts: volts,
       series: h.charge.series,
     });
+    if (values.percent === null)
+      throw new Refusal(
+        'over full: overcharged, or charged just now. Stop charging, let it rest, read it again',
+        '/volts',
+      );
     const percent = Number(values.percent);
     return { percent, high: Number(values.percentHigh ?? percent) };
   } catch (error) {

@@ -42,7 +42,7 @@ export interface SumResult {
   caution?: string;
 }
 
-type Given = Record<string, Value | undefined>;
+export type Given = Record<string, Value | undefined>;
 
 /** One bench sum: what it is, what it needs, what it answers, how, and where that comes from. */
 export interface Sum {

@@ -41,6 +41,29 @@ describe('tightening', () => {
     );
   });
 
+  it('the order of the list does not matter, and once round goes round', () => {
+    const point = fc.record({ x: fc.integer({ min: 0, max: 300 }), y: fc.integer({ min: 0, max: 200 }) });
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(point, { minLength: 1, maxLength: 12, selector: (p) => `${p.x} ${p.y}` }),
+        fc.infiniteStream(fc.nat()),
+        (places, keys) => {
+          const points = places.map((p, i) => ({ id: `s${i + 1}`, ...p }));
+          const shuffled = points
+            .map((p) => ({ p, k: keys.next().value }))
+            .sort((a, b) => a.k - b.k)
+            .map(({ p }) => p);
+          expect(tighten({ points: shuffled })).toEqual(tighten({ points }));
+        },
+      ),
+    );
+    for (const n of [5, 8, 12]) {
+      const last = tighten({ points: [...ring(n)].reverse() }).passes.at(-1);
+      expect(last?.name).toBe('once round');
+      expect(last?.sequence).toEqual(ring(n).map((p) => p.id));
+    }
+  });
+
   it('a rectangle starts with its diagonal', () => {
     const points = [
       [0, 0],

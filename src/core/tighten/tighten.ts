@@ -1,7 +1,7 @@
 import { demand } from '../refusal';
 
 export interface TightenRequest {
-  /** screws in the order of their numbering, either way round; any one unit of length */
+  /** screws with their numbers, in any order; any one unit of length */
   points: { id: string; x: number; y: number }[];
   /** final torque, N·m */
   torque?: number;
@@ -40,6 +40,28 @@ function isRing(points: Point[]): boolean {
   });
   const way = Math.sign(turns[0] as number);
   return turns.every((t) => Math.abs(t * way - step) <= EVEN * step);
+}
+
+/**
+ * The screws once round, by their angle about the middle: from the one with the least number on, towards
+ * its neighbour with the lesser one. The order in which they are listed does not matter.
+ */
+function around(points: Point[]): Point[] {
+  const n = points.length;
+  const cx = points.reduce((s, p) => s + p.x, 0) / n;
+  const cy = points.reduce((s, p) => s + p.y, 0) / n;
+  const named = (a: Point, b: Point) => a.id.localeCompare(b.id, 'en', { numeric: true });
+  const round = [...points]
+    .map((p) => ({ p, turn: Math.atan2(p.y - cy, p.x - cx), far: Math.hypot(p.x - cx, p.y - cy) }))
+    .sort((a, b) => a.turn - b.turn || a.far - b.far || named(a.p, b.p))
+    .map(({ p }) => p);
+  const first = round.indexOf([...points].sort(named)[0] as Point);
+  const turned = [...round.slice(first), ...round.slice(0, first)];
+  const [head, ...rest] = turned;
+  const [next] = rest;
+  const last = rest.at(-1);
+  const back = next && last && named(last, next) < 0;
+  return head && back ? [head, ...rest.reverse()] : turned;
 }
 
 /**
@@ -97,7 +119,7 @@ const PASSES: Record<'metal' | 'plastic', { name: string; fraction: number; roun
  * Order and passes in which the screws of a lid are tightened: opposite and spread, so that it comes
  * down evenly.
  *
- * @param request screw positions in their numbering, final torque in N·m, what the lid is made of
+ * @param request screw positions with their numbers, final torque in N·m, what the lid is made of
  * @returns passes with rising share of the torque, each with its sequence of ids
  * @throws Refusal without points, with a double id, two screws in one place, or a torque not over 0
  * @example tighten({ points: square }).passes[0].sequence // 1, 3, 2, 4
@@ -112,15 +134,16 @@ export function tighten({ points, torque, lid = 'metal' }: TightenRequest): { pa
     const same = points.findIndex((q) => q.x === p.x && q.y === p.y);
     demand(same === i, `“${p.id}” is where “${points[same]?.id}” is`, `/points/${i}`);
   });
-  const n = points.length;
-  const order = n % 4 === 0 && isRing(points) ? star(n) : spread(points);
-  const ids = (list: number[]) => list.map((i) => points[i]?.id as string);
+  const round = around(points);
+  const n = round.length;
+  const order = n % 4 === 0 && isRing(round) ? star(n) : spread(round);
+  const ids = (list: number[]) => list.map((i) => round[i]?.id as string);
   return {
-    passes: PASSES[lid].map(({ name, fraction, round }) => ({
+    passes: PASSES[lid].map(({ name, fraction, round: goesRound }) => ({
       name,
       fraction,
       ...(torque !== undefined && fraction > 0 ? { torque: torque * fraction } : {}),
-      sequence: ids(round ? points.map((_, i) => i) : order),
+      sequence: ids(goesRound ? round.map((_, i) => i) : order),
     })),
   };
 }

@@ -22,7 +22,11 @@ export const chargeClass: FitRule = {
           why: 'the charger would take it over its limit',
           caution: 'An overcharged lithium cell can burn. Do not fit it.',
         }
-      : { ...base, verdict: 'warn', why: 'the charger stops short: it is never full' };
+      : {
+          ...base,
+          verdict: 'fail',
+          why: 'another class: the charger stops short, its protection is set for the old one',
+        };
   },
 };
 

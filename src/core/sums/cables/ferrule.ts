@@ -1,7 +1,7 @@
 import { demand } from '../../refusal';
 import { input, number, output, type Sum, type SumResult, show } from '../sum';
 import { gaugeDiameter, gaugeOf } from './conductor';
-import { ferruleFor } from './ferrules';
+import { ferruleFor, TWINS } from './ferrules';
 
 const OUTPUTS = [
   output('nominalMm2', 'Ferrule', 'mm²'),
@@ -44,18 +44,24 @@ export const ferrule: Sum = {
 export const ferruleTwin: Sum = {
   name: 'ferrule-twin',
   title: 'Twin ferrule for two ends',
-  about: 'Two equal conductors in one ferrule, chosen by the sum of both.',
+  about: 'Two equal conductors in one ferrule: its own size and colour, and the tube that both fill.',
   also: ['crimp', 'two wires'],
   inputs: [input('areaMm2', 'Each conductor', 'mm²', '0.75')],
-  outputs: OUTPUTS,
-  source: SOURCE,
+  outputs: [...OUTPUTS, output('tubeMm2', 'Tube', 'mm²')],
+  source: 'DIN 46228-4, twin ferrules, from memory; the tube by the sum of both',
   compute: (given) => {
     const area = number(given, 'areaMm2');
-    return result(2 * area, '/areaMm2', `2 · ${show(area)} mm²`);
+    const { nominalMm2, colour, stripMm, sleeveMm, totalMm } = ferruleFor(area, '/areaMm2', TWINS);
+    const tubeMm2 = 2 * nominalMm2;
+    return {
+      values: { nominalMm2, colour, stripMm, sleeveMm, totalMm, tubeMm2 },
+      formula: `smallest twin of at least 0.95 · ${show(area)} mm² is 2 × ${nominalMm2} mm²; the tube takes ${show(tubeMm2)} mm²`,
+      say: `Twin 2 × ${nominalMm2} mm², ${colour}. It goes into a terminal for ${show(tubeMm2)} mm².`,
+    };
   },
   example: {
     given: { areaMm2: 0.75 },
-    answer: { nominalMm2: 1.5, colour: 'black', stripMm: 10, sleeveMm: 8, totalMm: 14 },
+    answer: { nominalMm2: 0.75, colour: 'grey', stripMm: 10, sleeveMm: 8, totalMm: 15, tubeMm2: 1.5 },
   },
 };
 

@@ -50,16 +50,22 @@ export const chargeLeftFrom = (tables: ChargeTable[]): Sum => ({
     const flat = high - low > FLAT_PERCENT;
     const over = volts > top + table.doubt;
     const under = volts < bottom;
+    if (over)
+      return {
+        values: { percent: null },
+        formula: `${show(volts)} V each is over the ${show(top)} V of a rested full ${table.chemistry}`,
+        say: 'Over full: overcharged, charged just now, or not at rest. Stop charging.',
+        caution:
+          'An overcharged cell can vent and burn. Off the charger, where it can do no harm, and watched until it falls.',
+      };
     return {
       values: { percent, ...(flat ? { percentLow: low, percentHigh: high } : {}) },
       formula: `${show(volts)} V each on the table of ${table.chemistry}: ${show(percent)} %`,
-      say: over
-        ? 'Over a rested full battery: it was charged just now, or is not at rest.'
-        : under
-          ? 'Under an empty one: deeply discharged, and perhaps past saving.'
-          : flat
-            ? `The curve is flat here: ${show(low)} to ${show(high)} %. It needs ${table.restHours} h of rest.`
-            : `After ${table.restHours} h of rest, nothing drawn.`,
+      say: under
+        ? 'Under an empty one: deeply discharged, and perhaps past saving.'
+        : flat
+          ? `The curve is flat here: ${show(low)} to ${show(high)} %. It needs ${table.restHours} h of rest.`
+          : `After ${table.restHours} h of rest, nothing drawn.`,
       ...(under && /li-ion|LFP/.test(table.chemistry)
         ? { caution: 'A lithium cell this low is not charged again without its maker’s procedure.' }
         : {}),

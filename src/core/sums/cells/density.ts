@@ -2,6 +2,9 @@ import { CHEMISTRY_ROWS, type ChemistryRow } from '../../chemistry';
 import { choice, input, maybe, number, output, type Sum, show, tidy } from '../sum';
 import { bandOf, CELL_WHATS } from './kinds';
 
+/** More than any cell on sale holds, Wh/L. From memory. */
+const NO_CELL = 1200;
+
 export const VERDICTS = ['credible', 'above typical', 'not credible'] as const;
 
 /**
@@ -53,6 +56,9 @@ export const cellDensityFrom = (rows: ChemistryRow[]): Sum => ({
       say: most
         ? `The most made in this size is ${most.mostAh} Ah.`
         : `Typical is ${typical[0]} to ${typical[1]} Wh/L, over ${ceiling} is not credible.`,
+      ...(whPerL > NO_CELL
+        ? { caution: `No cell holds ${show(whPerL)} Wh/L: is it in mAh, or the volume in cm of one side?` }
+        : {}),
     };
   },
   example: {

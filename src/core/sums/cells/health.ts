@@ -1,5 +1,8 @@
 import { input, number, output, type Sum, show, tidy } from '../sum';
 
+/** No battery measures more than this share of its rating, %. Common practice, no source. */
+const MOST = 150;
+
 export const health: Sum = {
   name: 'health',
   title: 'Health of a battery',
@@ -15,7 +18,14 @@ export const health: Sum = {
     return {
       values: { percent },
       formula: `${show(m)} / ${show(r)} Ah = ${show(percent)} %`,
-      say: percent < 80 ? 'Worn: under 80 % it is usually replaced.' : 'Not worn by its capacity.',
+      say:
+        percent > MOST
+          ? `${show(percent)} % of its rating cannot be: is one of the two in mAh?`
+          : percent > 110
+            ? 'More than rated: the rating is cautious, or it is another battery.'
+            : percent < 80
+              ? 'Worn: under 80 % it is usually replaced.'
+              : 'Not worn by its capacity.',
     };
   },
   example: { given: { measuredAh: 2.1, ratedAh: 3 }, answer: { percent: 70 } },

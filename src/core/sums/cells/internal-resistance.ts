@@ -29,6 +29,9 @@ export const internalResistance: Sum = {
     return {
       values: { ohms },
       formula: `(${show(v0)} − ${show(v1)}) V / (${show(i1)} − ${show(i0)}) A = ${show(ohms)} Ω`,
+      ...(ohms === 0
+        ? { say: 'The voltage did not fall: a heavier load, or a finer reading. 0 Ω is no battery.' }
+        : {}),
     };
   },
   example: { given: { volts0: 12.6, amps0: 0, volts1: 12.1, amps1: 10 }, answer: { ohms: 0.05 } },

@@ -13,17 +13,21 @@ export const runtimePeukert: Sum = {
     input('k', 'Peukert exponent', '', '1.1', { hint: '1.05 to 1.15 AGM, 1.2 to 1.3 flooded' }),
   ],
   outputs: [output('hours', 'Runs for', 'h')],
-  source: 't = H · (C / (I · H))^k; Peukert 1897. Exponents from memory',
+  source: 't = H · (C / (I · H))^k; below the rated current C / I; Peukert 1897. Exponents from memory',
   compute(given) {
     const c = number(given, 'ampHours');
     const h = number(given, 'ratedHours');
     const i = number(given, 'amps');
     const k = number(given, 'k');
     demand(k >= 1 && k <= 2, 'the exponent lies from 1 to 2', '/k');
-    const hours = tidy(h * (c / (i * h)) ** k);
+    // Below its rated current it gives what it has, and no more.
+    const slow = i * h <= c;
+    const hours = tidy(slow ? c / i : h * (c / (i * h)) ** k);
     return {
       values: { hours },
-      formula: `${show(h)} h · (${show(c)} / (${show(i)} · ${show(h)}))^${show(k)} = ${show(hours)} h`,
+      formula: slow
+        ? `${show(c)} Ah / ${show(i)} A = ${show(hours)} h, at or below the rated current`
+        : `${show(h)} h · (${show(c)} / (${show(i)} · ${show(h)}))^${show(k)} = ${show(hours)} h`,
       say: 'New, at 20 to 25 °C, to the end. Plan on four fifths of it.',
     };
   },

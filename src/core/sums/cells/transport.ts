@@ -29,10 +29,12 @@ export const transport: Sum = {
     demand(isPack || whole(cell), 'give volts and amp hours of a cell or of a pack', '/cellVolts');
     const [v = 0, ah = 0] = isPack ? pack : cell;
     const wattHours = tidy(v * ah);
+    const cellWh = whole(cell) ? tidy((cell[0] ?? 0) * (cell[1] ?? 0)) : undefined;
     return {
       values: {
         wattHours,
-        ...(isPack ? { overPackThreshold: wattHours > PACK_WH } : { overCellThreshold: wattHours > CELL_WH }),
+        ...(isPack ? { overPackThreshold: wattHours > PACK_WH } : {}),
+        ...(cellWh === undefined ? {} : { overCellThreshold: cellWh > CELL_WH }),
       },
       formula: `${show(v)} V · ${show(ah)} Ah = ${show(wattHours)} Wh; threshold ${isPack ? PACK_WH : CELL_WH} Wh for a ${isPack ? 'pack' : 'cell'}`,
       caution: 'A swollen, dented or hot one is not sent at all. The carrier and current rules decide.',

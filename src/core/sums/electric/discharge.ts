@@ -5,6 +5,11 @@ import { notOver } from './e-series';
 /** Usual power ratings of a resistor, W. */
 const RATINGS = [0.25, 0.5, 1, 2, 3, 5, 7, 10, 15, 25, 50, 100];
 
+/** From here on d.c. is dangerous to touch, V. IEC 62368-1, from memory. */
+const TOUCH_V = 60;
+/** Capacitors of supplies are smaller, F. Common practice, no source. */
+const HUGE_F = 0.5;
+
 export const discharge: Sum = {
   name: 'discharge',
   title: 'Discharge a capacitor',
@@ -67,8 +72,9 @@ export const discharge: Sum = {
           : whole
             ? `${rating} W covers the first power.`
             : `${rating} W covers the average over the time constant, ${show(need)} W: one discharge, then let it cool.`,
-      caution:
-        'Insulated leads, one hand, no screwdriver. Then read it: it counts as discharged when the meter says so, and it can recover. Local codes and licensed practice come first.',
+      caution: `${v1 > TOUCH_V ? `${show(v1)} V is over ${TOUCH_V} V: it is still dangerous to touch. Go on below it. ` : ''}${
+        farads > HUGE_F ? `${show(farads)} F is no capacitor of a power supply: is it in µF? ` : ''
+      }Insulated leads, one hand, no screwdriver. Then read it: it counts as discharged when the meter says so, and it can recover. Local codes and licensed practice come first.`,
     };
   },
   example: {

@@ -2,6 +2,9 @@ import { choice, input, maybe, number, output, type Sum, show, tidy, word } from
 
 const DRIVERS = ['4988', '8825', '2208'] as const;
 
+/** What the little boards carry with cooling, A r.m.s. Makers’ data sheets, from memory. */
+const MOST_RMS: Record<(typeof DRIVERS)[number], number> = { '4988': 1.4, '8825': 1.75, '2208': 1.4 };
+
 export const stepperCurrent: Sum = {
   name: 'stepper-current',
   title: 'Current of a stepper driver',
@@ -45,9 +48,13 @@ export const stepperCurrent: Sum = {
       formula: rms
         ? `0.325 / (${show(rs)} + 0.02) / √2 · ${show(vref)} / 2.5 = ${show(amps)} A r.m.s.`
         : `${show(vref)} V / (${driver === '4988' ? 8 : 5} · ${show(rs)} Ω) = ${show(amps)} A peak`,
-      ...(share !== undefined && share > 1
-        ? { caution: 'Over what the motor is rated for: it gets hot and loses its magnets.' }
-        : { caution: 'Never part a motor lead while it is powered: the driver dies of it.' }),
+      ...(rmsAmps > MOST_RMS[driver]
+        ? {
+            caution: `${show(rmsAmps)} A r.m.s. is more than a small driver of this type carries, about ${MOST_RMS[driver]} A with cooling. Is the sense resistor right?`,
+          }
+        : share !== undefined && share > 1
+          ? { caution: 'Over what the motor is rated for: it gets hot and loses its magnets.' }
+          : { caution: 'Never part a motor lead while it is powered: the driver dies of it.' }),
     };
   },
   example: {

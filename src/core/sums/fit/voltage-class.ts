@@ -16,17 +16,26 @@ export const fitVoltageClass: Sum = {
     const old = number(given, 'oldChargeV');
     const fresh = number(given, 'newChargeV');
     const apart = fresh - old;
-    const answer = sameChargeVolts(old, fresh) ? 'pass' : apart < 0 ? 'fail' : 'warn';
+    const answer = sameChargeVolts(old, fresh) ? 'pass' : 'fail';
     const say = {
       pass: 'Same class.',
-      fail: 'The charger would take the new cell over its limit.',
-      warn: 'The charger stops short: the new cell is never full.',
+      fail:
+        apart < 0
+          ? 'Another class: the charger would take the new cell over its limit.'
+          : 'Another class: the charger stops short, and its protection is set for the old one.',
     }[answer];
     return {
       values: { answer },
       formula: `${show(fresh)} V − ${show(old)} V = ${show(apart)} V`,
       say,
-      ...(answer === 'fail' ? { caution: 'An overcharged lithium cell can burn. Do not fit it.' } : {}),
+      ...(answer === 'fail'
+        ? {
+            caution:
+              apart < 0
+                ? 'An overcharged lithium cell can burn. Do not fit it.'
+                : 'Charger and protection belong to the class of the cell. Do not fit it.',
+          }
+        : {}),
     };
   },
   example: { given: { oldChargeV: 4.35, newChargeV: 4.2 }, answer: { answer: 'fail' } },
