@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { reportOf } from '../report';
-import type { UnitMap } from '../unit';
+import { describeUnit, type UnitMap } from '../unit';
 import { fixesOf, handOverHeldBy, lessonOf, outsOf, plansOf, proofHeldBy, remedyOptions, runOf } from '.';
 import { bench } from './bench.test.fixture';
 import { coversNeeded } from './opening';
@@ -60,6 +60,37 @@ const open = (b: ReturnType<typeof bench>) => {
 };
 const weighs = (b: ReturnType<typeof bench>, outcome: 'ok' | 'bad' = 'ok') =>
   b.tell({ type: 'proof.recorded', check: 'symptom:weighs', outcome, source: 'eye' });
+
+describe('the ladder follows the kind', () => {
+  const cell = (name: string): UnitMap =>
+    describeUnit({
+      name: 'Guide headset',
+      maker: '',
+      model: '',
+      does: 'Speaks',
+      cover: 'shell',
+      coverMinutes: 2,
+      hazards: ['cell pack'],
+      rows: [
+        { id: 'A1', name: 'board', kind: 'board' },
+        { id: 'B1', name, kind: 'battery', leads: ['red wire'], cells: 1 },
+      ],
+    });
+  const rungs = (b: ReturnType<typeof bench>) => remedyOptions(b.state(), 'B1', 1).map((o) => o.remedy.kind);
+  it('a cell that is glued or soldered in is not reseated', () => {
+    expect(rungs(bench(cell('pack')))).toEqual(['reseat', 'replace']);
+    expect(rungs(bench(cell('soldered cell')))).toEqual(['replace']);
+    expect(rungs(bench(cell('glued pouch')))).toEqual(['replace']);
+  });
+  it('a swollen pack is replaced, whatever else its ladder has, until it is said not to be', () => {
+    const b = bench(cell('pack'));
+    const hazard = b.state().map.hazards[0]?.id ?? '';
+    b.tell({ type: 'swelling.noted', hazard, swollen: true });
+    expect(rungs(b)).toEqual(['replace']);
+    b.tell({ type: 'swelling.noted', hazard, swollen: false });
+    expect(rungs(b)).toEqual(['reseat', 'replace']);
+  });
+});
 
 describe('several remedies in one opening', () => {
   it('are planned together: the opening is paid once, the way in leads to all', () => {

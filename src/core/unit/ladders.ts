@@ -43,6 +43,9 @@ const VERB: Record<MapRemedy['kind'], string> = {
   replace: 'Replace',
 };
 
+/** A cell that is held by glue or solder has no plug to reseat. */
+const FAST = /\b(?:glued|stuck|solder(?:ed)?|spot-?welded|pouch|built-?in)\b/i;
+
 /**
  * The usual ladder of an element, with its name in the words.
  *
@@ -53,9 +56,12 @@ const VERB: Record<MapRemedy['kind'], string> = {
  * @example ladderFor('cable', 'W4', 'ribbon')[0].name // 'Reseat W4 ribbon'
  */
 export function ladderFor(kind: ElementKind, id: string, name: string): MapRemedy[] {
-  return KIND_DEFAULTS[kind].ladder.map((r) => ({
-    ...r,
-    name: `${VERB[r.kind]} ${id} ${name}`.trim(),
-    ...(r.kind === 'replace' ? { parts: [`${id} ${name}`.trim()] } : {}),
-  }));
+  const fast = kind === 'battery' && FAST.test(name);
+  return KIND_DEFAULTS[kind].ladder
+    .filter((r) => !(fast && r.kind === 'reseat'))
+    .map((r) => ({
+      ...r,
+      name: `${VERB[r.kind]} ${id} ${name}`.trim(),
+      ...(r.kind === 'replace' ? { parts: [`${id} ${name}`.trim()] } : {}),
+    }));
 }
