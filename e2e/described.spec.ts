@@ -151,3 +151,52 @@ test('a map changed beside the job is looked at and taken over; kit and notes ar
   await expect(page.getByRole('article')).toContainText('smells of salt');
   await allSent(page);
 });
+
+test('a unit that comes to be put together: nothing came off, everything is fitted, proven and handed over', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/units/new`);
+  await alive(page);
+  await page.getByLabel('What it is', { exact: true }).fill('Mooring lamp kit');
+  await page.getByLabel('What it should do').fill('Shines');
+  await page.getByLabel('What has to come off').fill('lens hood');
+  await page.getByRole('button', { name: 'Keep it and take it in' }).click();
+  await page.waitForURL('**/take-in');
+  await alive(page);
+  await page.getByRole('radio', { name: 'assembly' }).check({ force: true });
+  await page.getByLabel('What is to be done').fill('put together from the box');
+  await page.getByRole('button', { name: /^Record/ }).click();
+  await page.waitForURL('**/plan');
+  await expect(page.getByText('asked for: “put together from the box”')).toBeVisible();
+  await page.getByRole('link', { name: /^Close up/ }).click();
+  for (const text of ['lamp board', 'plug W1', 'lens hood', '3 x M3x8 PH1 lens hood']) {
+    const add = page.getByLabel('What goes in for the first time');
+    if (!(await add.isVisible())) await page.getByRole('button', { name: 'Something more goes in' }).click();
+    await add.fill(text);
+    await page.keyboard.press('Enter');
+    await expect(add).toHaveValue('');
+  }
+  const back = page.getByRole('region', { name: 'Way back' });
+  await expect(back.getByRole('heading', { name: 'Fit lamp board' })).toBeVisible();
+  const done = page.getByRole('heading', { name: 'Everything is back and closed' });
+  for (let i = 0; i < 20 && !(await done.isVisible()); i++) {
+    await back
+      .getByRole('button', {
+        name: /^(It is (plugged|on)|All \d+ are tight|The .* is closed|held a tug|sits home)/,
+      })
+      .last()
+      .click();
+    await page.waitForTimeout(120);
+  }
+  await expect(done).toBeVisible();
+  await page.getByRole('link', { name: /^Prove/ }).click();
+  await expect(page.getByRole('heading', { name: 'Show that it works' })).toBeVisible();
+  await page.getByRole('button', { name: 'works', exact: true }).first().click();
+  await expect(page.getByRole('heading', { name: 'It works', exact: true })).toBeVisible();
+  await page.getByRole('link', { name: /^Hand over/ }).click();
+  const report = page.getByRole('article');
+  await expect(report).toContainText('For assembly: “put together from the box”');
+  await expect(report).toContainText('1 × lamp board');
+  await allSent(page);
+});

@@ -1,5 +1,6 @@
 import { owed } from '../ledger';
 import { inUseWords } from './in-use';
+import { isDone } from './opening';
 import { symptomProof } from './proofs';
 import type { HandOver, JobState } from './state';
 
@@ -22,7 +23,7 @@ export function handOverHeldBy(state: JobState, result: HandOver['result']): str
   for (const u of state.inUse) held.push(inUseWords(u));
   if (result === 'works') {
     if (!state.fix && state.fixes.length) held.push(`“${state.plan?.name}” is planned and not done`);
-    else if (!state.fix) held.push('no remedy has been recorded');
+    else if (!isDone(state)) held.push('no remedy has been recorded');
     else if (symptomProof(state)?.outcome !== 'ok')
       held.push('the failing check has not been repeated with a good result');
   }

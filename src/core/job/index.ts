@@ -17,7 +17,7 @@ export { namesOf } from './names';
 export { isPlannedPart } from './old-part';
 export { openAccess } from './open';
 export { type OpenPoint, openPoints } from './open-points';
-export { coversNeeded, fixesOf, fixWords, outsOf, plansOf } from './opening';
+export { coversNeeded, fixesOf, fixWords, isDone, outsOf, plansOf } from './opening';
 export { leadsNow, packsIn, plugsOff } from './packs';
 export { type RemedyOption, remedyOptions } from './plan-of';
 export { plugsToMove } from './planned';

@@ -1,6 +1,6 @@
 import type { ElementKind } from '../unit';
 import { symptomProof } from './proofs';
-import type { JobState } from './state';
+import { isAimed, type JobState } from './state';
 
 /** What one closed job says about where its fault was. */
 export interface Lesson {
@@ -28,6 +28,8 @@ export const modelOf = (map: { maker: string; model: string }): string =>
  */
 export function lessonOf(state: JobState): Lesson | null {
   const { fix, handedOver, map } = state;
+  // What was not a fault teaches nothing of faults.
+  if (isAimed(state)) return null;
   // Two things mended at once say of neither that it was the fault.
   if (
     !fix ||

@@ -1,3 +1,4 @@
+import { isDone } from './opening';
 import { currentProofs, symptomId } from './proofs';
 import { partiesLeft, provingLines } from './proving';
 import { repeatsWanted, soakNow } from './soak';
@@ -53,7 +54,7 @@ const POINTS: ((state: JobState) => OpenPoint[])[] = [
  * @example openPoints(state)[0].what // 'the failing check again: 1 of 5 good in a row, as often as it came'
  */
 export function openPoints(state: JobState): OpenPoint[] {
-  if (!state.fix) return [];
+  if (!isDone(state)) return [];
   const passed = new Set(state.passedPoints.map((p) => p.point));
   return POINTS.flatMap((p) => p(state)).filter((p) => !passed.has(p.id));
 }

@@ -1,7 +1,19 @@
 import { describe, expect, it } from 'vitest';
+import { wayBack } from '../ledger';
 import { reportOf } from '../report';
 import { describeUnit, type UnitMap } from '../unit';
-import { fixesOf, handOverHeldBy, lessonOf, outsOf, plansOf, proofHeldBy, remedyOptions, runOf } from '.';
+import {
+  beforeAfter,
+  fixesOf,
+  handOverHeldBy,
+  lessonOf,
+  outsOf,
+  plansOf,
+  proofHeldBy,
+  remedyOptions,
+  runOf,
+  traceView,
+} from '.';
 import { bench } from './bench.test.fixture';
 import { coversNeeded } from './opening';
 
@@ -196,5 +208,69 @@ describe('several remedies in one opening', () => {
       'Replace A1',
       'Reseat W1',
     ]);
+  });
+});
+
+describe('assembly, with nothing taken off first', () => {
+  it('is a job too: put together in its order, proven, closed and handed over', () => {
+    const b = bench(scale);
+    b.tell({ type: 'intake.recorded', function: 'weighs', symptom: 'in parts', pattern: 'always', keep: [] });
+    const put = (name: string, kind: 'part' | 'plug' = 'part') =>
+      b.tell({ type: 'item.to-fit', text: name, item: { kind, name, count: 1, place: { kind: 'shelf' } } });
+    expect(() => weighs(b)).toThrow('nothing has been mended yet');
+    put('main board');
+    put('cell lead', 'plug');
+    put('lid');
+    expect(proofHeldBy(b.state())).toBe('cell lead is still out');
+    for (let guard = 0; guard < 20; guard++) {
+      const s = wayBack(b.state().ledger)[0];
+      if (!s) break;
+      const item = s.item?.id ?? '';
+      if (s.kind === 'close') b.tell({ type: 'cover.closed', cover: s.cover?.id ?? '', kind: 'final' });
+      else if (s.kind === 'prove') b.tell({ type: 'item.proven', item, how: 'looked at' });
+      else b.tell({ type: 'item.returned', item, count: s.left, state: s.to ?? 'fitted' });
+    }
+    expect(handOverHeldBy(b.state(), 'works')).toEqual([
+      'the failing check has not been repeated with a good result',
+    ]);
+    weighs(b);
+    expect(handOverHeldBy(b.state(), 'works')).toEqual([]);
+    expect(lessonOf({ ...b.state(), handedOver: null })).toBeNull();
+    b.tell({ type: 'job.handed-over', to: 'stall', result: 'works' });
+    const back = reportOf(b.state(), b.events()).find((s) => s.title === 'Came off and went back')?.lines;
+    expect(back?.map((l) => l.text)).toEqual(['1 × main board', '1 × cell lead', '1 × lid']);
+  });
+});
+
+describe('an aim without a fault', () => {
+  it('is a way to take in: planned at once, shown to work, and taught nothing', () => {
+    const b = bench(scale);
+    const take = (symptom: string, fn = 'weighs') =>
+      b.tell({
+        type: 'intake.recorded',
+        aim: 'upgrade',
+        function: fn,
+        symptom,
+        pattern: 'always',
+        keep: [],
+      });
+    expect(() => take(' ')).toThrow('say what is to be done');
+    expect(() => take('new cell board', 'none')).toThrow('say which function it is to have afterwards');
+    take('new cell board');
+    expect(b.state().stop).toBe('plan');
+    // Nothing is suspected more than before: no check failed.
+    const belief = traceView(b.state()).answer.belief;
+    expect(new Set(belief.map((e) => e.p.toFixed(6))).size).toBe(1);
+    b.tell({ type: 'plan.chosen', element: 'A1', remedy: 'replace', why: 'asked for' });
+    b.line('lift lid > shelf');
+    b.tell({ type: 'part.removed', name: 'old main board' });
+    b.tell({ type: 'part.fitted', name: 'main board mark 2' });
+    expect(beforeAfter(b.state()).map((p) => p.before.outcome)).toEqual(['not tried']);
+    weighs(b);
+    const report = reportOf(b.state(), b.events());
+    const under = (title: string) => report.find((s) => s.title === title)?.lines ?? [];
+    expect(under('Taken in').map((l) => l.text)).toContain('For an upgrade: “new cell board”');
+    expect(under('Proven, before and after')[0]?.result).toMatch(/^before not tried; after /);
+    expect(lessonOf(b.state())).toBeNull();
   });
 });

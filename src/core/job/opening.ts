@@ -108,3 +108,14 @@ export function coversNeeded(state: JobState): string[] {
   );
   return coversOver(state.map.access, needs);
 }
+
+/**
+ * Whether there is something to be proven: a remedy is done, or the unit was put together.
+ *
+ * @param state a job
+ * @returns true from when a proof means something
+ * @example isDone(state) // false, before anything went in
+ */
+export const isDone = (state: JobState): boolean =>
+  state.fix !== null ||
+  (state.fixes.length === 0 && state.out === null && state.ledger.items.some((i) => i.assembly));

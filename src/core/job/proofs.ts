@@ -1,11 +1,12 @@
 import { deriveChecks, isRepeated, type MapCheck } from '../unit';
 import { verdictOf } from './answer';
-import type { JobState, ProofRecord, TraceRecord } from './state';
+import { isDone } from './opening';
+import { isAimed, type JobState, type ProofRecord, type TraceRecord } from './state';
 
 /** A check that failed before the repair, beside its repeat. */
 export interface BeforeAfter {
   check: MapCheck;
-  before: TraceRecord | { outcome: 'bad'; at: string };
+  before: TraceRecord | { outcome: 'bad' | 'not tried'; at: string };
   after: ProofRecord | null;
 }
 
@@ -14,7 +15,7 @@ export const symptomId = (state: JobState): string => `symptom:${state.intake?.f
 
 /** Proofs made since the present remedy was done. */
 export const currentProofs = (state: JobState): ProofRecord[] =>
-  state.fix ? state.proofs.slice(state.fix.proofsBefore) : [];
+  isDone(state) ? state.proofs.slice(state.fix?.proofsBefore ?? 0) : [];
 
 /**
  * The last repeat of the failing function since the remedy.
@@ -42,7 +43,10 @@ export function beforeAfter(state: JobState): BeforeAfter[] {
   if (symptom && state.intake) {
     pairs.push({
       check: symptom,
-      before: state.trace.find((t) => t.check === symptom.id) ?? { outcome: 'bad', at: state.openedAt },
+      before: state.trace.find((t) => t.check === symptom.id) ?? {
+        outcome: isAimed(state) ? 'not tried' : 'bad',
+        at: state.openedAt,
+      },
       after: proofs.findLast((p) => p.check === symptom.id) ?? null,
     });
   }

@@ -1,10 +1,12 @@
 import { formatReading, type MapCheck } from '../unit';
 import type { Reported } from './kinds/kind';
+import { isDone } from './opening';
 import { beforeAfter, functionsTried } from './proofs';
 import type { JobState } from './state';
 
 const reading = (check: MapCheck, v: { reading?: number; unit?: string; outcome?: string }) => {
   if (v.reading !== undefined) return formatReading(v.reading, v.unit ?? '');
+  if (v.outcome === 'not tried') return 'not tried';
   return v.outcome === 'ok' ? check.ok : check.bad;
 };
 
@@ -19,7 +21,7 @@ const UNDER = { under: 'Proven, before and after' } as const;
  * @example notRepeated(state, null)[0].result // 'before fails; after not repeated'
  */
 export function notRepeated(state: JobState, record: string | null): Reported[] {
-  if (!state.fix) return [];
+  if (!isDone(state)) return [];
   const pair = beforeAfter(state).find((p) => !p.after && ('id' in p.before ? p.before.id : null) === record);
   return pair
     ? [
@@ -41,7 +43,7 @@ export function notRepeated(state: JobState, record: string | null): Reported[] 
  * @example repeated(state, id)[0].result // 'before 0.2 V; after 3.31 V, lid off'
  */
 export function repeated(state: JobState, proof: string): Reported[] {
-  if (!state.fix) return [];
+  if (!isDone(state)) return [];
   const pair = beforeAfter(state).find((p) => p.after?.id === proof);
   const tried = functionsTried(state).find((f) => f.last?.id === proof);
   const open = pair?.after?.open.length ? `, ${pair.after.open.join(', ')} off` : '';

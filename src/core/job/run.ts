@@ -2,7 +2,7 @@ import { holding } from '../hazard';
 import { tally } from '../ledger';
 import { handOverHeldBy } from './hand-over-rule';
 import { openAccess } from './open';
-import { coversNeeded, fixesOf, plansOf } from './opening';
+import { coversNeeded, fixesOf, isDone, plansOf } from './opening';
 import { symptomProof } from './proofs';
 import { type JobState, STOPS, type Stop } from './state';
 
@@ -68,7 +68,7 @@ const RULES: Record<Stop, Rule> = {
     const cleared = s.hazards.filter((h) => h.status === 'made safe' || h.passed).length;
     const inside = openAccess(s).length > 0;
     // A unit that is mended and shut needs no hand inside: what the power armed since is as it should be.
-    if (s.fix && !inside) return { done: true };
+    if (isDone(s) && !inside) return { done: true };
     if (inside && gates.length > 0 && s.hazards.some((h) => h.armed))
       return { done: false, again: 'live again' };
     return {
@@ -101,7 +101,7 @@ const RULES: Record<Stop, Rule> = {
     const open = s.ledger.covers.filter((c) => c.state !== 'final').length;
     const n = offCount(s).pieces;
     return {
-      done: s.fix !== null && open === 0 && n === 0 && s.ledger.items.length > 0,
+      done: isDone(s) && open === 0 && n === 0 && s.ledger.items.length > 0,
       note: n ? `${n} to go` : open ? plural(open, 'cover') : '',
     };
   },

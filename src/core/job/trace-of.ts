@@ -3,7 +3,7 @@ import { deriveChecks, type MapCheck } from '../unit';
 import type { Answer } from './answer';
 import { openAccess } from './open';
 import { symptomId } from './proofs';
-import { type JobState, PATTERN_Q } from './state';
+import { isAimed, type JobState, PATTERN_Q } from './state';
 
 /** Elements up to which two faults at once are reckoned. */
 const MOST_FOR_TWO = 300;
@@ -28,12 +28,13 @@ export function traceRequest(
   const q = intake ? PATTERN_Q[intake.pattern] : 1;
   const checks = deriveChecks(map);
   const learned = new Map(state.learned?.weights.map((w) => [w.element, w.weight]));
-  const log: TraceLogEntry[] = intake
-    ? [symptomId(state), ...(intake.alsoFails ?? []).map((f) => `symptom:${f}`)].map((check) => ({
-        check,
-        outcome: 'bad',
-      }))
-    : [];
+  const log: TraceLogEntry[] =
+    intake && !isAimed(state)
+      ? [symptomId(state), ...(intake.alsoFails ?? []).map((f) => `symptom:${f}`)].map((check) => ({
+          check,
+          outcome: 'bad',
+        }))
+      : [];
   for (const r of state.trace) {
     if (r.tried) log.push({ tried: r.tried.remedy, element: r.tried.element });
     else if (r.check && r.reading !== undefined && r.expect)

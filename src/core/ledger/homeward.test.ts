@@ -19,6 +19,7 @@ import {
   prove,
   readLine,
   sidesOf,
+  sideUpWords,
   take,
   tally,
   toFitOf,
@@ -106,6 +107,16 @@ const plug = (name: string, more: Partial<ItemDraft> = {}): ItemDraft => ({
   count: 1,
   place: { kind: 'left in the part' },
   ...more,
+});
+
+it.each([
+  ['bottom', 'bottom up'],
+  ['hinge side', 'hinge side up'],
+  ['upside down', 'upside down'],
+  ['over', 'over'],
+  ['face down', 'face down'],
+])('a unit turned %s is %s', (side, words) => {
+  expect(sideUpWords(side)).toBe(words);
 });
 
 describe('how a lead is held', () => {

@@ -23,6 +23,16 @@ export function sidesOf(ledger: Ledger): Map<string, string | null> {
   return sides;
 }
 
+/**
+ * A side that is up, in words that can be said: "bottom up", "upside down", "over".
+ *
+ * @param side as it was jotted
+ * @returns words
+ * @example sideUpWords('upside down') // 'upside down'
+ */
+export const sideUpWords = (side: string): string =>
+  /\b(?:up|down|over|round|around|stood)$/i.test(side.trim()) ? side.trim() : `${side.trim()} up`;
+
 /** What would fall when it is turned now, in words; empty when nothing would. */
 export const beforeTurn = (ledger: Ledger): string => {
   const loose = looseNow(ledger);
@@ -51,7 +61,7 @@ export function withTurns(ledger: Ledger, steps: WayBackStep[]): WayBackStep[] {
       side: wanted ?? AS_IT_STOOD,
       before: stepKey(s),
       left: 1,
-      text: wanted ? `Turn it: ${wanted} up` : 'Turn it back as it stood',
+      text: wanted ? `Turn it: ${sideUpWords(wanted)}` : 'Turn it back as it stood',
       ...(note ? { note } : {}),
     };
     return [turn, s];

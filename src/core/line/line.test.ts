@@ -357,3 +357,33 @@ describe('verbs', () => {
     expect(takesOff('carry')).toBe(true);
   });
 });
+
+describe('the twelve commonest entries of a tear-down', () => {
+  // What is written on paper beside the unit, and the shortest line that says the same. Common practice, no source.
+  const PEN_AND_KEYS: [pen: string, keys: string][] = [
+    ['4 screws M3x8 PH1, rear cover, cup 3', '4xM3x8 PH1 rear cover > cup 3'],
+    ['2 screws M3x12 PH1, rear cover', '2xM3x12 PH1 rear cover'],
+    ['1 screw M2x4 PH0, hinge', 'M2x4 PH0 hinge'],
+    ['rear cover off, shelf', 'rear cover'],
+    ['plug J7 off, 24 pins', 'unplug J7 24p'],
+    ['main plug unplugged', 'main plug'],
+    ['unit turned, bottom up', 'flip bottom'],
+    ['tie T1 cut, new one', 'cut T1'],
+    ['tape off, lead W1', 'peel tape W1'],
+    ['heated, 2 minutes', 'heat 2 min'],
+    ['fan 12 out, in bag 2', 'fan 12 > bag 2'],
+    ['6 screws, not measured', '6 screws'],
+  ];
+  it.each(PEN_AND_KEYS)('%s: %s', (pen, keys) => {
+    expect(readText(keys, NAMES).entries).toHaveLength(1);
+    expect(readText(keys, NAMES).doubtful).toEqual([]);
+    // Enter counts as a key.
+    expect(keys.length + 1).toBeLessThanOrEqual(pen.length);
+  });
+  it('take a third fewer keys than signs on paper', () => {
+    const sum = (of: (row: [string, string]) => number) => PEN_AND_KEYS.reduce((n, row) => n + of(row), 0);
+    const pen = sum(([p]) => p.length);
+    const keys = sum(([, k]) => k.length + 1);
+    expect([pen, keys]).toEqual([266, 170]);
+  });
+});

@@ -43,7 +43,7 @@ describe('a typed quantity', () => {
   it('reads back what it writes', () => {
     fc.assert(
       fc.property(fc.double({ noNaN: true, noDefaultInfinity: true, min: -1e9, max: 1e9 }), (x) => {
-        const shown = Number(x.toPrecision(4));
+        const shown = Number(x.toPrecision(6));
         expect(parseReading(formatReading(x, 'V'))).toBeCloseTo(shown, 6);
       }),
     );

@@ -11,7 +11,7 @@ import { quantityOf } from './quantity';
 export const parseReading = (text: string): number => quantityOf(text).value;
 
 /**
- * Writes a value with at most four significant digits, in the unit given.
+ * Writes a value with at most six significant digits, as a bench meter reads, in the unit given.
  *
  * @param value the number
  * @param unit its unit, may be empty
@@ -19,7 +19,7 @@ export const parseReading = (text: string): number => quantityOf(text).value;
  * @example formatReading(0.0312, 'V') // '0.0312 V'
  */
 export function formatReading(value: number, unit: string): string {
-  const digits = Number(value.toPrecision(4));
+  const digits = Number(value.toPrecision(6));
   return unit ? `${digits}\u00a0${unit}` : String(digits);
 }
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { JobState } from '../../core/job';
+import { isDone, type JobState } from '../../core/job';
 import { holds, stepKey, type WayBackStep, withTurns } from '../../core/ledger';
 import { Action, Second } from '../../ui/Action';
 import { TickBox } from '../../ui/Signs';
@@ -37,7 +37,9 @@ export function CloseUp() {
           put back.
         </p>
         <div className="flex flex-wrap gap-3">
-          <Action onClick={() => go(job.fix ? 'prove' : 'open up')}>{job.fix ? 'Prove' : 'Open up'}</Action>
+          <Action onClick={() => go(isDone(job) ? 'prove' : 'open up')}>
+            {isDone(job) ? 'Prove' : 'Open up'}
+          </Action>
         </div>
         <ToFit open />
       </div>

@@ -1,6 +1,15 @@
 import { useState } from 'react';
 import { handHeldBy } from '../../core/job';
-import { backWords, beforeTurn, joint, jointFrom, type QuickLine, readLine, specOf } from '../../core/ledger';
+import {
+  backWords,
+  beforeTurn,
+  joint,
+  jointFrom,
+  type QuickLine,
+  readLine,
+  sideUpWords,
+  specOf,
+} from '../../core/ledger';
 import type { WayIn } from '../../core/recipe';
 import type { MapMove } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
@@ -87,7 +96,7 @@ export function Follow({
         <div className="grid gap-2">
           {flip && (
             <p className="flex gap-2 items-center bg-kraft px-2 py-1">
-              <Flip /> <b>Turn it: {next.sideUp} up</b>
+              <Flip /> <b>Turn it: {sideUpWords(next.sideUp ?? '')}</b>
               {beforeTurn(job.ledger) && <span>{beforeTurn(job.ledger)}</span>}
             </p>
           )}
@@ -192,7 +201,9 @@ function Ahead({
             <li key={m.id} className="flex gap-2 items-center min-h-[44px]">
               <span className="flex-1">
                 {words(m)}
-                {m.sideUp && m.sideUp !== way.sideUp && <span className="note"> {m.sideUp} up</span>}
+                {m.sideUp && m.sideUp !== way.sideUp && (
+                  <span className="note"> {sideUpWords(m.sideUp)}</span>
+                )}
               </span>
               {mayBeNow(way, m) && (
                 <Second small aria-label={`Now: ${words(m)}`} onClick={() => onNow(m.id)}>

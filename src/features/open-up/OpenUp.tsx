@@ -1,7 +1,7 @@
 import { Tabs } from 'radix-ui';
 import { useState } from 'react';
 import { coversNeeded, type JobState, openAccess } from '../../core/job';
-import { type LedgerMove, placeWords, specOf, tally } from '../../core/ledger';
+import { type LedgerMove, placeWords, sideUpWords, specOf, tally } from '../../core/ledger';
 import { Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { Flip, Pencil } from '../../ui/Signs';
@@ -85,7 +85,7 @@ export function OpenUp() {
               if (m.sideUp) {
                 return (
                   <li key={m.id} className="flex items-center gap-3 bg-kraft px-2 -mx-2">
-                    <Flip /> <b className="flex-1">Flipped, {m.sideUp} up</b> <Clock at={m.at} />
+                    <Flip /> <b className="flex-1">Flipped, {sideUpWords(m.sideUp)}</b> <Clock at={m.at} />
                     <Correct text={m.text} onCorrect={() => correct(m)} />
                   </li>
                 );

@@ -1,4 +1,12 @@
-import { type Item, lookAlike, type MoveSaid, placeWords, type QuickLine, specOf } from '../../core/ledger';
+import {
+  type Item,
+  lookAlike,
+  type MoveSaid,
+  placeWords,
+  type QuickLine,
+  sideUpWords,
+  specOf,
+} from '../../core/ledger';
 import { DRIVES } from '../../core/line';
 import { NotEqual } from '../../ui/Signs';
 import { ItemPicture } from '../job/Tray';
@@ -29,7 +37,7 @@ function One({ said, loose }: { said: MoveSaid; loose: Item[] }) {
   if (said.sideUp)
     return (
       <>
-        <Cell label="flip">{said.sideUp} up</Cell>
+        <Cell label="flip">{sideUpWords(said.sideUp)}</Cell>
         {loose.length > 0 && (
           <p className="border border-ochre bg-ochre-wash px-3 py-2 text-[14px] self-center" role="status">
             <b>Before you turn it:</b>{' '}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { fixesOf, plansOf, remedyOptions } from '../../core/job';
+import { fixesOf, isAimed, plansOf, remedyOptions } from '../../core/job';
 import { Action, Second } from '../../ui/Action';
 import { SelectField, TextField, Wrong } from '../../ui/Field';
 import { TickBox } from '../../ui/Signs';
@@ -49,11 +49,14 @@ function PlanSheet() {
     planned.length > 1 && planned.some((x) => x.element === element && x.remedy === chosen?.remedy.id);
   const [why, setWhy] = useState('');
   const [wrong, setWrong] = useState<Refused | null>(null);
-  const bySay = Boolean(says) && !traced;
+  const aimed = isAimed(job);
+  // Nothing was traced: no figure is invented for it.
+  const bySay = (Boolean(says) && !traced) || aimed;
+  const asked = aimed ? `asked for: ${job.intake?.symptom}` : `the unit says so: ${says}`;
   const reason =
     why.trim() ||
     (bySay
-      ? `the unit says so: ${says}`
+      ? asked
       : `${element} at ${percent(p)} after ${job.trace.length} ${job.trace.length === 1 ? 'check' : 'checks'}`);
   const choose = (also: boolean) => {
     if (!chosen) return;
@@ -61,7 +64,7 @@ function PlanSheet() {
       element,
       remedy: chosen.remedy.id,
       why: reason,
-      ...(bySay ? { saidByUnit: true } : { chance: chosen.chance }),
+      ...(bySay ? (aimed ? {} : { saidByUnit: true }) : { chance: chosen.chance }),
       ...(also ? { also } : {}),
     });
     setWrong(refused);
@@ -82,7 +85,11 @@ function PlanSheet() {
             Mend {job.map.elements.find((e) => e.id === element)?.name} {element}
           </h2>
           <span className="note">
-            {bySay ? `as said by the unit: “${says}”` : `${percent(p)} it is this one`}
+            {aimed
+              ? `asked for: “${job.intake?.symptom}”`
+              : bySay
+                ? `as said by the unit: “${says}”`
+                : `${percent(p)} it is this one`}
           </span>
         </div>
         <SelectField
@@ -96,7 +103,8 @@ function PlanSheet() {
         >
           {view.suspects.map((s) => (
             <option key={s.id} value={s.id}>
-              {s.id} {job.map.elements.find((e) => e.id === s.id)?.name}, {percent(s.p)}
+              {s.id} {job.map.elements.find((e) => e.id === s.id)?.name}
+              {!aimed && `, ${percent(s.p)}`}
             </option>
           ))}
         </SelectField>
@@ -184,7 +192,7 @@ function PlanSheet() {
               And {chosen?.remedy.name} in the same opening, {minutes(chosen?.minutes ?? 0)} more
             </Second>
           )}
-          {!traced && <Second onClick={() => go('trace')}>Trace it first</Second>}
+          {!traced && !aimed && <Second onClick={() => go('trace')}>Trace it first</Second>}
         </div>
         <Planned />
       </form>

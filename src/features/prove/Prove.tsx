@@ -5,6 +5,8 @@ import {
   fixesOf,
   fixWords,
   functionsTried,
+  isAimed,
+  isDone,
   symptomId,
   symptomProof,
 } from '../../core/job';
@@ -25,7 +27,7 @@ import { SoakTest } from './SoakTest';
 /** The failing checks once more, before and after side by side. */
 export function Prove() {
   const { job, go } = useJob();
-  if (!job.fix) {
+  if (!isDone(job)) {
     return (
       <div className="empty">
         <h2>Nothing has been mended yet</h2>
@@ -39,9 +41,11 @@ export function Prove() {
 
 const said = (pair: BeforeAfter, v: { reading?: number; unit?: string; outcome?: string }) =>
   v.reading === undefined
-    ? v.outcome === 'ok'
-      ? pair.check.ok
-      : pair.check.bad
+    ? v.outcome === 'not tried'
+      ? 'not tried'
+      : v.outcome === 'ok'
+        ? pair.check.ok
+        : pair.check.bad
     : formatReading(v.reading, v.unit ?? '');
 
 function ProveSheet() {
@@ -56,11 +60,18 @@ function ProveSheet() {
   const proof = symptomProof(job);
   const place = useFocusKept<HTMLDivElement>(`${job.proofs.length} ${chosen?.check.id}`);
   const open = job.ledger.covers.filter((c) => c.state !== 'final').map((c) => c.name);
+  const aimed = isAimed(job);
   const head = proof
     ? proof.outcome === 'ok'
-      ? 'It works again'
-      : 'It still fails'
-    : 'Repeat the check that failed';
+      ? aimed
+        ? 'It works'
+        : 'It works again'
+      : aimed
+        ? 'It does not work yet'
+        : 'It still fails'
+    : aimed
+      ? 'Show that it works'
+      : 'Repeat the check that failed';
   return (
     <div className="cols">
       <section className="min-w-0">
@@ -150,7 +161,8 @@ function ProveSheet() {
         {proof?.outcome === 'ok' && (
           <>
             <p className="flex gap-2 items-center text-moss font-[650]">
-              <TickBox size={18} /> {fixWords(job)} mended it
+              <TickBox size={18} />{' '}
+              {fixWords(job) ? `${fixWords(job)} mended it` : 'It works as it was put together'}
             </p>
             <p className="note">
               Signed by {proof.by}, <Clock at={proof.at} day />
@@ -173,7 +185,7 @@ function ProveSheet() {
         {proof?.outcome === 'bad' && (
           <>
             <p className="flex gap-2 text-ochre font-[650]">
-              <Warn size={18} /> {fixWords(job)} did not mend it
+              <Warn size={18} /> {fixWords(job) ? `${fixWords(job)} did not mend it` : 'It does not work yet'}
             </p>
             <p className="note">
               It goes into the log: the suspicion of{' '}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { PATTERNS, type Pattern } from '../../core/job';
+import { AIM_WORDS, AIMS, type Aim, PATTERNS, type Pattern } from '../../core/job';
 import { HAZARD_KINDS, HAZARDS, type HazardKind } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
 import { Choices, TextField, toggled, Wrong } from '../../ui/Field';
@@ -12,6 +12,7 @@ import { ReferOrRepair } from './ReferOrRepair';
 import { WhichVariant } from './WhichVariant';
 
 interface Form {
+  aim: Aim;
   function: string;
   alsoFails: string[];
   symptom: string;
@@ -42,6 +43,7 @@ export function TakeIn() {
   const { intake, whole: map } = job;
   const [wrong, setWrong] = useState<Refused | null>(null);
   const [f, setForm] = useState<Form>(() => ({
+    aim: intake?.aim ?? 'fault',
     function: intake?.function ?? (map.functions.length === 1 ? (map.functions[0]?.id ?? '') : ''),
     alsoFails: intake?.alsoFails ?? [],
     symptom: intake?.symptom ?? '',
@@ -54,6 +56,7 @@ export function TakeIn() {
     parties: [],
     party: '',
   }));
+  const aimed = f.aim !== 'fault';
   const put = (more: Partial<Form>) => setForm((now) => ({ ...now, ...more }));
   const text = (key: 'symptom' | 'since' | 'unitSays' | 'keep' | 'party') => ({
     value: f[key],
@@ -67,6 +70,7 @@ export function TakeIn() {
       ...(typed(f.party) ? [{ who: typed(f.party), must: 'told' as const }] : []),
     ];
     const refused = record('intake.recorded', {
+      ...(aimed ? { aim: f.aim } : {}),
       function: f.function,
       symptom: typed(f.symptom),
       pattern: f.pattern,
@@ -93,21 +97,29 @@ export function TakeIn() {
           className="pad grid gap-5 content-start"
           onSubmit={(e) => {
             e.preventDefault();
-            save('trace');
+            save(aimed ? 'plan' : 'trace');
           }}
           noValidate
         >
-          <h2 className="headline">What does it do wrong?</h2>
+          <h2 className="headline">{aimed ? 'What is to be done?' : 'What does it do wrong?'}</h2>
 
           <Choices
-            label="It should do this, and does not"
+            label="It comes for"
+            name="aim"
+            value={f.aim}
+            onPick={(v) => put({ aim: v as Aim })}
+            options={AIMS.map((a) => ({ value: a, words: AIM_WORDS[a] }))}
+          />
+
+          <Choices
+            label={aimed ? 'It should do this afterwards' : 'It should do this, and does not'}
             name="function"
             value={f.function}
             onPick={(v) => put({ function: v })}
             options={map.functions.map((x) => ({ value: x.id, words: x.name }))}
             wrong={at('/function')}
           />
-          {map.functions.length > 1 && main && (
+          {!aimed && map.functions.length > 1 && main && (
             <Choices
               many
               label="And fails with it"
@@ -122,22 +134,24 @@ export function TakeIn() {
           )}
           <div className="grid grid-cols-[minmax(0,2fr)_minmax(0,1fr)] max-[760px]:grid-cols-1 gap-4">
             <TextField
-              label="What happens instead"
-              placeholder="drops out on the left side"
+              label={aimed ? 'What is to be done' : 'What happens instead'}
+              placeholder={aimed ? 'larger pack, new reader' : 'drops out on the left side'}
               {...text('symptom')}
               wrong={at('/symptom')}
             />
             <TextField label="Since when" placeholder="last Sunday" {...text('since')} />
           </div>
 
-          <Choices
-            label="How often"
-            name="pattern"
-            value={f.pattern}
-            onPick={(v) => put({ pattern: v as Pattern })}
-            options={PATTERNS.map((p) => ({ value: p, words: p }))}
-            hint="A fault that comes and goes is looked for in another way: one good answer clears less."
-          />
+          {!aimed && (
+            <Choices
+              label="How often"
+              name="pattern"
+              value={f.pattern}
+              onPick={(v) => put({ pattern: v as Pattern })}
+              options={PATTERNS.map((p) => ({ value: p, words: p }))}
+              hint="A fault that comes and goes is looked for in another way: one good answer clears less."
+            />
+          )}
 
           <TextField
             label="What the unit itself says"
@@ -175,9 +189,11 @@ export function TakeIn() {
             <Action type="submit" keyName="Enter">
               {intake ? 'Record again' : 'Record'}
             </Action>
-            <Second onClick={() => save('plan')}>
-              {says.trim() ? `Plan at once: “${says.trim()}”` : 'Plan at once, the cause is known'}
-            </Second>
+            {!aimed && (
+              <Second onClick={() => save('plan')}>
+                {says.trim() ? `Plan at once: “${says.trim()}”` : 'Plan at once, the cause is known'}
+              </Second>
+            )}
           </div>
         </form>
         <div className="pad border-t border-rule">

@@ -147,7 +147,7 @@ export function ReadingAnswer({ check, tap, expect, onAnswer, onTyped }: Props) 
           tap={tap}
           unit={unit}
           onReading={(x) => {
-            put(formatReading(x, '').replace('\u00a0', ' '));
+            put(String(x));
             input.current?.focus();
           }}
           onWrong={setWrong}

@@ -31,7 +31,7 @@ export function Recorded({ job, checks }: { job: JobState; checks: MapCheck[] })
     const text =
       r.reading === undefined
         ? check.title
-        : `${check.tap?.id} ${formatReading(r.reading, r.unit ?? '')}, wanted ${r.expect?.nominal} ± ${r.expect?.tolerance}\u00a0${r.unit}${r.takes ? `; mean of ${r.takes.length}, spread ${formatReading(spreadOf(r.takes).spread ?? 0, r.unit ?? '')}` : ''}`;
+        : `${check.tap?.id} ${formatReading(r.reading, r.unit ?? '')}, wanted ${r.expect?.nominal} ± ${r.expect?.tolerance}\u00a0${r.unit}${r.takes ? `; mean of ${r.takes.length}, spread ${formatReading(Number((spreadOf(r.takes).spread ?? 0).toPrecision(2)), r.unit ?? '')}` : ''}`;
     return { text, verdict, said: answerWords(check, r) };
   };
   const rows = job.trace

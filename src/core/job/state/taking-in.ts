@@ -11,7 +11,22 @@ export const PATTERN_Q: Record<Pattern, number> = {
   'only when warm': 0.5,
 };
 
+/** What a unit comes for. */
+export const AIMS = ['fault', 'upgrade', 'retrofit', 'service', 'assembly'] as const;
+export type Aim = (typeof AIMS)[number];
+
+/** The aims in words: “taken in for an upgrade”. */
+export const AIM_WORDS: Record<Aim, string> = {
+  fault: 'a fault',
+  upgrade: 'an upgrade',
+  retrofit: 'a retrofit',
+  service: 'a service',
+  assembly: 'assembly',
+};
+
 export interface Intake {
+  /** a fault when absent */
+  aim?: Aim;
   /** the function that fails, by its id on the map */
   function: string;
   /** further functions that fail with it */
@@ -42,3 +57,6 @@ export interface TakingIn {
 }
 
 export const startTakingIn = (): TakingIn => ({ intake: null });
+
+/** Whether a unit comes for something else than a fault: nothing is traced then. */
+export const isAimed = ({ intake }: TakingIn): boolean => intake?.aim !== undefined && intake.aim !== 'fault';

@@ -13,7 +13,7 @@ export function CloseAct({ step, onRefused }: ActProps) {
         className="min-h-[64px]! text-[18px]"
         onClick={() => onRefused(record('cover.closed', { cover: cover.id, kind: 'final' }))}
       >
-        The {cover.name} is closed
+        The {cover.name} {/[^s]s$/i.test(cover.name) ? 'are' : 'is'} closed
       </Action>
     </div>
   );

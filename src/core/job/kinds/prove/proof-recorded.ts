@@ -2,6 +2,7 @@ import { demand } from '../../../refusal';
 import { ANSWER, answered, answerLine, verdictOf } from '../../answer';
 import { demandRunnable } from '../../before-power';
 import { demandLeave } from '../../leave';
+import { isDone } from '../../opening';
 import { withPower } from '../../power';
 import { proofHeldBy } from '../../proof-held';
 import { repeated } from '../../repeated';
@@ -19,7 +20,7 @@ export const proofRecorded = kind({
     demand(!held, held ? `${held}: what is seen now proves nothing` : '', '/check');
   },
   apply(state, a, { id, at, by }) {
-    demand(state.fix, 'nothing has been mended yet: do the remedy first', '/check');
+    demand(isDone(state), 'nothing has been mended yet: do the remedy first', '/check');
     const check = answered(state, a);
     const proof: ProofRecord = {
       id,

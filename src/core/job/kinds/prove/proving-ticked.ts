@@ -2,6 +2,7 @@ import { demand } from '../../../refusal';
 import { Line, Name, oneOf, Type } from '../../../schema/words';
 import { formatReading } from '../../../unit';
 import { demandLeave } from '../../leave';
+import { isDone } from '../../opening';
 import { provingLines } from '../../proving';
 import { kind } from '../kind';
 
@@ -16,7 +17,7 @@ export const provingTicked = kind({
   },
   admit: (state) => demandLeave(state, 'test', '/line'),
   apply(state, { line: id, outcome, reading, note }, { at, by }) {
-    demand(state.fix, 'nothing has been mended yet: do the remedy first', '/line');
+    demand(isDone(state), 'nothing has been mended yet: do the remedy first', '/line');
     const line = provingLines(state).find((l) => l.id === id);
     demand(line, 'that is not among what has to be shown', '/line');
     demand(reading === undefined || line.unit, 'no reading belongs to it', '/reading');

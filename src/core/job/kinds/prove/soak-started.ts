@@ -1,6 +1,7 @@
 import { demand } from '../../../refusal';
 import { Type } from '../../../schema/words';
 import { demandRunnable } from '../../before-power';
+import { isDone } from '../../opening';
 import { soakNow } from '../../soak';
 import { LONGEST_MINUTES } from '../../timing';
 import { kind } from '../kind';
@@ -11,7 +12,7 @@ export const soakStarted = kind({
   payload: { minutes: Type.Number(), everyMinutes: Type.Number() },
   admit: (state) => demandRunnable(state, '/minutes'),
   apply(state, { minutes, everyMinutes }, { id, at }) {
-    demand(state.fix, 'nothing has been mended yet: do the remedy first', '/minutes');
+    demand(isDone(state), 'nothing has been mended yet: do the remedy first', '/minutes');
     demand(minutes > 0 && minutes <= LONGEST_MINUTES, 'minutes lie over 0 and up to 14 days', '/minutes');
     demand(
       everyMinutes > 0 && everyMinutes <= minutes,

@@ -3,7 +3,7 @@ import { demand } from '../../../refusal';
 import { closed, Line, Name, oneOf, Type } from '../../../schema/words';
 import { deriveChecks, HAZARD_KINDS, hazardOfKind, mapFor, TELL_MUSTS, type UnitMap } from '../../../unit';
 import { notRepeated } from '../../repeated';
-import { type JobState, PATTERNS } from '../../state';
+import { AIM_WORDS, AIMS, type JobState, PATTERNS } from '../../state';
 import { kind } from '../kind';
 
 /**
@@ -40,6 +40,8 @@ function builtAs(state: JobState, variant: string | undefined): UnitMap {
 export const intakeRecorded = kind({
   type: 'intake.recorded',
   payload: {
+    /** what it comes for; a fault when absent */
+    aim: Type.Optional(oneOf(AIMS)),
     function: Name,
     alsoFails: Type.Optional(Type.Array(Name, { maxItems: 20 })),
     symptom: Line,
@@ -54,7 +56,12 @@ export const intakeRecorded = kind({
   admit: 'always',
   apply(state, { addHazards = [], addParties = [], ...intake }) {
     const fn = state.whole.functions.find((f) => f.id === intake.function);
-    demand(fn, 'say which function fails', '/function');
+    const { aim = 'fault' } = intake;
+    demand(
+      fn,
+      aim === 'fault' ? 'say which function fails' : 'say which function it is to have afterwards',
+      '/function',
+    );
     (intake.alsoFails ?? []).forEach((id, k) => {
       demand(
         id !== intake.function && state.whole.functions.some((f) => f.id === id),
@@ -62,7 +69,11 @@ export const intakeRecorded = kind({
         `/alsoFails/${k}`,
       );
     });
-    demand(intake.symptom.trim() !== '', 'say what it does wrong', '/symptom');
+    demand(
+      intake.symptom.trim() !== '',
+      aim === 'fault' ? 'say what it does wrong' : 'say what is to be done',
+      '/symptom',
+    );
     demand(
       intake.variant === undefined || state.whole.variants?.some((v) => v.id === intake.variant),
       `${intake.variant} is no variant of this unit`,
@@ -95,11 +106,19 @@ export const intakeRecorded = kind({
       },
       map: { ...map, ...(added.length ? { hazards } : {}), ...(parties.length ? { parties } : {}) },
       hazards: firstHazards(hazards).map((h) => had.get(h.id) ?? h),
-      stop: 'trace',
+      stop: aim === 'fault' ? 'trace' : 'plan',
     };
   },
-  says: (p) => `Taken in: “${p.symptom}”, ${p.pattern}`,
-  reports({ symptom, pattern, since, alsoFails, unitSays, variant, keep }, state, _meta, { later }) {
+  says: (p) =>
+    p.aim && p.aim !== 'fault'
+      ? `Taken in for ${AIM_WORDS[p.aim]}: “${p.symptom}”`
+      : `Taken in: “${p.symptom}”, ${p.pattern}`,
+  reports(
+    { aim = 'fault', symptom, pattern, since, alsoFails, unitSays, variant, keep },
+    state,
+    _meta,
+    { later },
+  ) {
     if (later.length) return [];
     const under = 'Taken in' as const;
     const built = state.map.variants?.find((v) => v.id === variant)?.name ?? variant;
@@ -107,7 +126,10 @@ export const intakeRecorded = kind({
       {
         under,
         at: state.openedAt,
-        text: `“${symptom.trim()}”, ${pattern}${since ? `, since ${since}` : ''}`,
+        text:
+          aim === 'fault'
+            ? `“${symptom.trim()}”, ${pattern}${since ? `, since ${since}` : ''}`
+            : `For ${AIM_WORDS[aim]}: “${symptom.trim()}”`,
       },
       ...(alsoFails ?? []).map((id) => ({
         under,

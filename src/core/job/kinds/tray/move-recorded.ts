@@ -1,4 +1,4 @@
-import { coverOf, holds, noteBack, placeWords, specOf, take } from '../../../ledger';
+import { coverOf, holds, noteBack, placeWords, sideUpWords, specOf, take } from '../../../ledger';
 import { demand } from '../../../refusal';
 import { Line, Name, Type } from '../../../schema/words';
 import type { UnitMap } from '../../../unit';
@@ -125,7 +125,7 @@ export const moveRecorded = kind({
     p.item
       ? `${p.verb} ${p.item.count === null ? 'several' : p.item.count} × ${specOf(p.item)}, kept ${placeWords(p.item.place)}`
       : p.sideUp
-        ? `Flipped, ${p.sideUp} up`
+        ? `Flipped, ${sideUpWords(p.sideUp)}`
         : [p.verb, p.on, p.minutes === undefined ? '' : `${p.minutes}\u00a0min`].filter(Boolean).join(' '),
   reports: (_p, state, { id }) => cameOff(state, id),
   whileParked: 'wakes',
