@@ -10,12 +10,23 @@ interface Asked {
   /** what stands in it at first */
   begin?: string;
   small?: boolean;
+  /** one after the other: what was taken is cleared, and the field keeps the focus */
+  several?: boolean;
   /** takes what was typed; answers why not, or null when it was taken */
   onSay(text: string): string | null;
 }
 
 /** One line asked for and kept with one button: Enter keeps it, what is wrong stands under it, nothing typed is lost. */
-export function AskLine({ label, hint, button, placeholder, begin = '', small = false, onSay }: Asked) {
+export function AskLine({
+  label,
+  hint,
+  button,
+  placeholder,
+  begin = '',
+  small = false,
+  several = false,
+  onSay,
+}: Asked) {
   const [text, setText] = useState(begin);
   const [wrong, setWrong] = useState<string | null>(null);
   return (
@@ -25,7 +36,9 @@ export function AskLine({ label, hint, button, placeholder, begin = '', small = 
       onSubmit={(e) => {
         e.preventDefault();
         e.stopPropagation();
-        setWrong(onSay(text));
+        const why = onSay(text);
+        setWrong(why);
+        if (why === null && several) setText('');
       }}
     >
       <TextField

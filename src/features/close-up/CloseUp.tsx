@@ -94,7 +94,7 @@ export function CloseUp() {
             </ol>
           </>
         )}
-        <ToFit />
+        <ToFit open={job.ledger.items.some((i) => i.assembly)} />
       </section>
       <section className="content-start">
         <TryItOpen />

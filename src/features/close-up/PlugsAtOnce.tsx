@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { type Item, proofsOf, specOf, tally, type WayBackStep } from '../../core/ledger';
-import { Action, Second } from '../../ui/Action';
+import { Second } from '../../ui/Action';
 import { SelectField, Wrong } from '../../ui/Field';
 import { useJob } from '../job/use-job';
 
@@ -63,9 +63,11 @@ export function PlugsAtOnce({ steps }: { steps: WayBackStep[] }) {
       </ul>
       {wrong && <Wrong>{wrong}</Wrong>}
       <div className="flex flex-wrap gap-3">
-        <Action type="submit">
-          {done.length} {done.length === 1 ? 'lead is' : 'leads are'} in and proven
-        </Action>
+        <Second type="submit">
+          {done.length === 0
+            ? 'Those chosen are in and proven'
+            : `${done.length} ${done.length === 1 ? 'lead is' : 'leads are'} in and proven`}
+        </Second>
         <Second onClick={() => setOpen(false)}>One by one</Second>
       </div>
     </form>

@@ -9,7 +9,6 @@ import { useJob } from '../job/use-job';
 export function ToFit({ open: first = false }: { open?: boolean }) {
   const { job, record } = useJob();
   const [open, setOpen] = useState(first);
-  const [n, setN] = useState(0);
   const add = (text: string): string | null => {
     const items = toFitOf(text, namesOf(job));
     if (items.length === 0) return 'say what goes in, such as: fan board, or 4 x M3x8 PH1 lid';
@@ -17,7 +16,6 @@ export function ToFit({ open: first = false }: { open?: boolean }) {
       const refused = record('item.to-fit', one);
       if (refused) return refused.reason;
     }
-    setN(n + 1);
     return null;
   };
   if (!open)
@@ -31,7 +29,7 @@ export function ToFit({ open: first = false }: { open?: boolean }) {
   return (
     <div className="border-t border-rule pt-3">
       <AskLine
-        key={n}
+        several
         small
         label="What goes in for the first time"
         placeholder="4 x M3x8 PH1 lid"

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { kitOf } from '../../core/recipe';
 import { Second } from '../../ui/Action';
 import { AskLine } from '../../ui/AskLine';
@@ -8,7 +8,6 @@ import { useJob } from '../job/use-job';
 export function KitList() {
   const { job, record } = useJob();
   const kit = useMemo(() => kitOf(job), [job]);
-  const [n, setN] = useState(0);
   const groups = [
     ['Tools', kit.tools],
     ['Parts', kit.parts],
@@ -51,17 +50,13 @@ export function KitList() {
         </ul>
       )}
       <AskLine
-        key={n}
+        several
         small
         label="And take along"
         placeholder="torch"
         hint=""
         button="Add"
-        onSay={(what) => {
-          const refused = record('kit.noted', { what, along: true });
-          if (!refused) setN(n + 1);
-          return refused?.reason ?? null;
-        }}
+        onSay={(what) => record('kit.noted', { what, along: true })?.reason ?? null}
       />
     </section>
   );

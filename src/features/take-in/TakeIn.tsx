@@ -139,7 +139,7 @@ export function TakeIn() {
               {...text('symptom')}
               wrong={at('/symptom')}
             />
-            <TextField label="Since when" placeholder="last Sunday" {...text('since')} />
+            {!aimed && <TextField label="Since when" placeholder="last Sunday" {...text('since')} />}
           </div>
 
           {!aimed && (
@@ -153,12 +153,14 @@ export function TakeIn() {
             />
           )}
 
-          <TextField
-            label="What the unit itself says"
-            placeholder="a message, a code, a lamp"
-            {...text('unitSays')}
-            hint="When it already names the culprit, go straight to Plan."
-          />
+          {!aimed && (
+            <TextField
+              label="What the unit itself says"
+              placeholder="a message, a code, a lamp"
+              {...text('unitSays')}
+              hint="When it already names the culprit, go straight to Plan."
+            />
+          )}
           {map.variants && map.variants.length > 0 && (
             <WhichVariant
               map={map}
