@@ -347,6 +347,50 @@ describe('an entry as it is printed', () => {
   });
 });
 
+describe('whatever is typed', () => {
+  const words = [
+    ...['4', 'x', 'M3x8', 'PH1', 'lid A', '>', 'cup', '3', 'unplug', 'J7', 'with', 'T30', '(', 'note', ','],
+    ...['and', 'one', 'hex', '1/8', 'heat', '2 min', 'flip', 'turn', 'to', 'at', 'several', 'all', 'point'],
+    ...[
+      'by',
+      'm',
+      'aside',
+      '24p',
+      '-',
+      '+',
+      'cut',
+      '50 mm',
+      ')',
+      'set',
+      'plug',
+      'tape',
+      'fan 12',
+      '6-32x1/2',
+    ],
+  ];
+  it('is read without a name that is empty, a length that is none, or a figure that is no number', () => {
+    fc.assert(
+      fc.property(
+        fc.oneof(
+          fc.array(fc.constantFrom(...words), { maxLength: 10 }).map((a) => a.join(' ')),
+          fc.string({ unit: 'binary', maxLength: 60 }),
+        ),
+        (text) => {
+          for (const e of readText(text, NAMES).entries) {
+            expect(e.name).not.toBe('');
+            expect(e.from).not.toBe('');
+            if (e.lengthMm !== undefined) expect(e.lengthMm).toBeGreaterThan(0);
+            if (typeof e.count === 'number') expect(Number.isInteger(e.count) && e.count >= 0).toBe(true);
+            expect(JSON.stringify(e)).not.toMatch(/NaN/);
+            expect(VERBS.map((v) => v.does)).toContain(e.does);
+          }
+        },
+      ),
+      { numRuns: 3000 },
+    );
+  });
+});
+
 describe('verbs', () => {
   it('have words of their own, and each says whether it takes something off', () => {
     const words = VERBS.flatMap((v) => v.words);

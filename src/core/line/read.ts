@@ -288,9 +288,8 @@ function standing(
     return {
       does: verb.does,
       takesOff: false,
-      kind: 'change',
+      ...(name ? { kind: 'change' as const, name } : {}),
       ...(known ? { known: known.id } : {}),
-      name,
       to: piece.original({ from: position[0]?.from ?? 0, to: position.at(-1)?.to ?? 0 }),
       ...rest,
     };

@@ -1,5 +1,5 @@
 import { liveLines } from '../../core/hazard';
-import { coversNeeded, gatesAhead, openAccess } from '../../core/job';
+import { coversNeeded, gatesAhead, openAccess, partiesLeft } from '../../core/job';
 import { Action, Second } from '../../ui/Action';
 import { Faces } from '../faces/Faces';
 import { useJob } from '../job/use-job';
@@ -20,6 +20,9 @@ export function MakeSafe() {
     .map((h) => lines.find((l) => l.hazard.id === h.id))
     .filter((l) => l !== undefined);
   const needed = coversNeeded(job);
+  const asked = (job.map.parties?.length ?? 0) > 0;
+  // Whoever holds the opening comes before its gates; the others may wait below them.
+  const whoFirst = partiesLeft(job).some((p) => (p.before ?? 'opening') === 'opening');
   const next = job.fix ? 'close up' : job.out ? 'swap' : 'open up';
   return (
     <div className="cols">
@@ -42,18 +45,15 @@ export function MakeSafe() {
             <Second onClick={() => go('take in')}>Note a hazard</Second>
           </div>
         )}
-        {(job.map.parties?.length ?? 0) > 0 && (
-          <div className="pad border-b border-rule">
-            <Parties />
-          </div>
-        )}
+        {asked && whoFirst && <WhoHasToKnow />}
         <PowerDown />
         {order.map((l) => (
           <GatePanel key={l.hazard.id} line={l} />
         ))}
         <ChargeGate />
+        {asked && !whoFirst && <WhoHasToKnow />}
         <FirstLeadRule />
-        <div className="pad flex flex-wrap gap-3 border-t border-rule-strong">
+        <div className="bar mx-0! mb-0!">
           <Action
             held={ahead.length ? `held by ${ahead.map((h) => h.name).join(', ')}` : undefined}
             onClick={() => go(next)}
@@ -99,3 +99,9 @@ export function MakeSafe() {
     </div>
   );
 }
+
+const WhoHasToKnow = () => (
+  <div className="pad border-b border-rule">
+    <Parties />
+  </div>
+);
