@@ -1,20 +1,10 @@
-import type { Page } from '@playwright/test';
-import { alive, allSent, clearGates, expect, freshJob, test } from './bench-test';
+import { alive, allSent, cameOff, clearGates, expect, freshJob, test, toStop } from './bench-test';
 
 /** Questions that are asked once, where only the technician can know. */
 
-const stop = (page: Page, name: RegExp) => page.getByRole('link', { name }).first().click();
-async function off(page: Page, ...lines: string[]): Promise<void> {
-  for (const line of lines) {
-    await page.getByLabel('Came off:').fill(line);
-    await page.keyboard.press('Enter');
-    await expect(page.getByLabel('Came off:'), line).toHaveValue('');
-  }
-}
-
 test('screws whose words name no cover are asked for before it closes for good', async ({ page, demo }) => {
   await freshJob(page, demo.url, 'Ferry departure board, landing stage');
-  await stop(page, /^Make safe/);
+  await toStop(page, /^Make safe/);
   await clearGates(page, []);
   const gates = page.getByRole('region', { name: /^Gate: / });
   for (const region of await gates.all()) {
@@ -25,9 +15,9 @@ test('screws whose words name no cover are asked for before it closes for good',
     if (await region.getByRole('button', { name: 'Gate up' }).count())
       await region.getByRole('button', { name: 'Gate up' }).click();
   }
-  await stop(page, /^Open up/);
-  await off(page, '5 x M4x10 PH2 > cup 7', 'lift bezel plate > shelf');
-  await stop(page, /^Close up/);
+  await toStop(page, /^Open up/);
+  await cameOff(page, '5 x M4x10 PH2 > cup 7', 'lift bezel plate > shelf');
+  await toStop(page, /^Close up/);
   const asked = page.getByRole('region', { name: 'Whose screws' });
   await expect(asked).toContainText('Whose are the 5 × M4×10 PH2, in cup 7?');
   await page.getByRole('button', { name: 'It is on' }).click();
@@ -52,17 +42,17 @@ test('what lies over the plug of a pack is named once and comes off before its g
   demo,
 }) => {
   const job = await freshJob(page, demo.url, 'Photo-booth printer, north arcade');
-  await stop(page, /^Make safe/);
+  await toStop(page, /^Make safe/);
   await clearGates(page, [
     ['Mains', '0'],
     ['C14', '3'],
   ]);
-  await stop(page, /^Open up/);
-  await off(page, 'lift rear cover > shelf', 'slide shield plate > shelf');
+  await toStop(page, /^Open up/);
+  await cameOff(page, 'lift rear cover > shelf', 'slide shield plate > shelf');
   await page.getByLabel('Came off:').fill('lift cell bracket > shelf');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/Held by B1 pack/).first()).toBeVisible();
-  await stop(page, /^Make safe/);
+  await toStop(page, /^Make safe/);
   const pack = page.getByRole('region', { name: 'Gate: B1 pack', exact: true });
   await pack.getByRole('button', { name: 'Something lies over its plug' }).click();
   await pack.getByRole('button', { name: 'Keep it' }).click();
@@ -70,11 +60,11 @@ test('what lies over the plug of a pack is named once and comes off before its g
   await pack.getByLabel('What comes off first').fill('cell bracket');
   await pack.getByRole('button', { name: 'Keep it' }).click();
   await expect(pack.getByText('Comes off before its plug is reached: cell bracket.')).toBeVisible();
-  await stop(page, /^Open up/);
-  await off(page, 'lift cell bracket > shelf');
+  await toStop(page, /^Open up/);
+  await cameOff(page, 'lift cell bracket > shelf');
 
   // Swollen is said at its gate, stays over a reload, and is taken back where it was not.
-  await stop(page, /^Make safe/);
+  await toStop(page, /^Make safe/);
   await pack.getByRole('button', { name: 'It is swollen' }).click();
   await expect(pack.getByRole('alert')).toContainText('No heat, no lever on it');
   await allSent(page);

@@ -85,3 +85,15 @@ export async function clearGates(page: Page, gates: [name: string, reading: stri
     await expect(region.getByText(/Gate up since/)).toBeVisible();
   }
 }
+
+/** Says lines on the entry line, each taken before the next. */
+export async function cameOff(page: Page, ...lines: string[]): Promise<void> {
+  for (const line of lines) {
+    await page.getByLabel('Came off:').fill(line);
+    await page.keyboard.press('Enter');
+    await expect(page.getByLabel('Came off:'), line).toHaveValue('');
+  }
+}
+
+/** Goes to a stop of the run. */
+export const toStop = (page: Page, name: RegExp) => page.getByRole('link', { name }).first().click();

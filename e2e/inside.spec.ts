@@ -1,12 +1,7 @@
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
-import { alive, allSent, clearGates, expect, freshJob, test } from './bench-test';
+import { alive, allSent, cameOff, clearGates, expect, freshJob, test } from './bench-test';
 
-const line = async (page: Page, text: string) => {
-  await page.getByLabel('Came off:').fill(text);
-  await page.keyboard.press('Enter');
-  await expect(page.getByLabel('Came off:')).toHaveValue('');
-};
 const stop = async (page: Page, name: RegExp) => {
   await page.getByRole('link', { name }).click();
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
@@ -73,7 +68,7 @@ test('pictures carry pins bound to things of the tray, and stand beside the one 
 }) => {
   const job = await freshJob(page, demo.url, 'Photo-booth printer, north arcade');
   await stop(page, /^Open up/);
-  await line(page, '2 x M4x6 PH2 door hinge > cup 1');
+  await cameOff(page, '2 x M4x6 PH2 door hinge > cup 1');
   await page.getByRole('tab', { name: /Pictures/ }).click();
   const file = { name: 'a.jpg', mimeType: 'image/jpeg', buffer: await picture() };
   await page.getByLabel('What the next one shows').fill('hinge');
@@ -131,7 +126,7 @@ test('powered down its own way, the charge read, a lever held until the pack is 
   await charge.getByRole('button', { name: 'Read again' }).click();
   await expect(charge).toHaveAttribute('data-up', 'true');
   await stop(page, /^Open up/);
-  await line(page, 'pry front glass');
+  await cameOff(page, 'pry front glass');
   await allSent(page);
 });
 
@@ -147,8 +142,8 @@ test('the swap waits for what matters; plugs go one across at a time', async ({ 
   await page.getByRole('radio', { name: /Replace A2/ }).check({ force: true });
   await page.getByRole('button', { name: /^Replace A2/ }).click();
   await stop(page, /^Open up/);
-  await line(page, 'lift rear cover > shelf');
-  await line(page, 'slide shield plate > shelf');
+  await cameOff(page, 'lift rear cover > shelf');
+  await cameOff(page, 'slide shield plate > shelf');
   // The pack lies under the shield: its gate waits until that is off.
   await stop(page, /^Make safe/);
   await clearGates(page, [['B1 pack', '0']]);
@@ -193,7 +188,7 @@ test('on the way back lengths are measured, a cure starts its timer, and a quick
     '2 x M4x6 T20 lamp cover > cup 3',
     'lift lamp cover > shelf',
   ])
-    await line(page, text);
+    await cameOff(page, text);
   await page.getByRole('button', { name: /cup 3: 2 off/ }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByLabel('Different going back').fill('bead of sealant');
@@ -241,7 +236,7 @@ test('a unit inside the unit is entered, left open, and the job is taken up by s
   await page.getByLabel('What for').fill('change its cell');
   await page.keyboard.press('Enter');
   const bar = page.getByRole('region', { name: 'Unit inside the unit' });
-  await line(page, '2 x M2x4 PH0 cell clip > cup 1');
+  await cameOff(page, '2 x M2x4 PH0 cell clip > cup 1');
   await expect(bar).toContainText('Hands in the clock module, to change its cell. 2 of it off');
   await bar.getByRole('button', { name: 'It is whole again' }).click();
   await expect(bar.getByText(/the clock module is not whole: 2 × M2×4 PH0 still in cup 1/)).toBeVisible();

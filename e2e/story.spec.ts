@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { alive, allSent, expect, freshJob, letGo, test } from './bench-test';
+import { alive, allSent, cameOff, expect, freshJob, letGo, test } from './bench-test';
 import { startMulch } from './mulch';
 
 const gate = async (page: Page, name: string, reading: string) => {
@@ -9,11 +9,6 @@ const gate = async (page: Page, name: string, reading: string) => {
   await panel.getByRole('textbox').first().fill(reading);
   await panel.getByRole('button', { name: 'Gate up' }).click();
   await expect(panel.getByText(/Gate up since/)).toBeVisible();
-};
-const line = async (page: Page, text: string) => {
-  await page.getByLabel('Came off:').fill(text);
-  await page.keyboard.press('Enter');
-  await expect(page.getByLabel('Came off:')).toHaveValue('');
 };
 const tray = (page: Page) => page.getByRole('region', { name: 'The Tray' });
 
@@ -71,7 +66,7 @@ test('the hearing-loop amplifier, from Take in to Hand over, and onto another Mu
 
   // The lid is held until the gates are up, and a gate asks for its reading
   await page.keyboard.press('5');
-  await line(page, '2 x M3x6 PH1 service hatch > cup 1');
+  await cameOff(page, '2 x M3x6 PH1 service hatch > cup 1');
   await page.getByLabel('Came off:').fill('lift lid');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/Held by Mains, 230 V inside the lid/)).toBeVisible();
@@ -89,9 +84,9 @@ test('the hearing-loop amplifier, from Take in to Hand over, and onto another Mu
   await page.getByRole('button', { name: 'Open up' }).click();
 
   // Open up
-  await line(page, '6 x M4x12 T20 lid > cup 2');
-  await line(page, 'lift lid > shelf');
-  await line(page, 'unplug J7 10p latch');
+  await cameOff(page, '6 x M4x12 T20 lid > cup 2');
+  await cameOff(page, 'lift lid > shelf');
+  await cameOff(page, 'unplug J7 10p latch');
   await expect(tray(page)).toContainText('5 places in use');
   await page.getByRole('button', { name: /^Replace W7 left ribbon/ }).click();
 

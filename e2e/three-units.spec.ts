@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { alive, allSent, expect, letGo, test } from './bench-test';
+import { alive, allSent, cameOff, expect, letGo, test, toStop } from './bench-test';
 
 /** Three units that the demo does not have, each described from nothing, named as people name things, and carried to Hand over. */
 
@@ -49,14 +49,6 @@ async function planned(page: Page, symptom: string, element: string, remedy: Reg
   await page.waitForURL('**/make-safe');
 }
 
-const stop = (page: Page, name: RegExp) => page.getByRole('link', { name }).first().click();
-async function off(page: Page, ...lines: string[]): Promise<void> {
-  for (const line of lines) {
-    await page.getByLabel('Came off:').fill(line);
-    await page.keyboard.press('Enter');
-    await expect(page.getByLabel('Came off:'), line).toHaveValue('');
-  }
-}
 async function gate(page: Page, name: string, reading?: string): Promise<void> {
   const region = page.getByRole('region', { name: `Gate: ${name}`, exact: true });
   for (const box of await region.getByRole('checkbox').all()) if (await box.isVisible()) await box.check();
@@ -84,9 +76,9 @@ async function home(page: Page): Promise<string[]> {
   throw new Error(`the way back does not end: ${did.join('; ')}`);
 }
 async function handedOver(page: Page, to: string): Promise<void> {
-  await stop(page, /^Prove/);
+  await toStop(page, /^Prove/);
   await page.getByRole('button', { name: 'works', exact: true }).first().click();
-  await stop(page, /^Hand over/);
+  await toStop(page, /^Hand over/);
   await letGo(page);
   await page.getByLabel('To whom').fill(to);
   await page.getByRole('button', { name: /^Hand over/ }).click();
@@ -117,17 +109,17 @@ test('a vehicle pack with balance and main lead under a sealed lid', async ({ pa
   await pack.getByLabel(/Reading at/).fill('0');
   await pack.getByRole('button', { name: 'Gate up' }).click();
   await expect(pack.getByText(/lies under the sealed lid: take that off first/)).toBeVisible();
-  await stop(page, /^Open up/);
-  await off(page, '8 x M4x12 HEX3 lid edge > cup 1', 'lift sealed lid > shelf');
+  await toStop(page, /^Open up/);
+  await cameOff(page, '8 x M4x12 HEX3 lid edge > cup 1', 'lift sealed lid > shelf');
 
   // Two ticks in their order, then the pack is out by being lifted.
-  await stop(page, /^Make safe/);
+  await toStop(page, /^Make safe/);
   await expect(page.getByRole('heading', { name: '1 gate holds the way in' })).toBeVisible();
   await gate(page, 'Lithium pack', '0');
-  await stop(page, /^Open up/);
-  await off(page, 'lift drive pack > shelf');
+  await toStop(page, /^Open up/);
+  await cameOff(page, 'lift drive pack > shelf');
   await expect(page.getByText('Nothing live is known')).toBeVisible();
-  await stop(page, /^Swap/);
+  await toStop(page, /^Swap/);
   await expect(page.getByText(/drive pack is out, kept on the shelf/)).toBeVisible();
   await page.getByLabel('What it read, red to black').fill('-37 V');
   await page.keyboard.press('Enter');
@@ -139,7 +131,7 @@ test('a vehicle pack with balance and main lead under a sealed lid', async ({ pa
   await expect(page.getByRole('region', { name: 'Live' })).toContainText('Lithium pack');
 
   // Home: main before balance, no gate asked, the screws by their own words.
-  await stop(page, /^Close up/);
+  await toStop(page, /^Close up/);
   const did = await home(page);
   expect(did.filter((d) => /^Plug in/.test(d))).toEqual(['Plug in main lead', 'Plug in balance lead']);
   expect(did.some((d) => /^(Fit|Screw in) .*drive pack/.test(d) && !/new/.test(d))).toBe(false);
@@ -163,38 +155,38 @@ test('a headset with a soldered cell', async ({ page, demo }) => {
     hazards: ['Lithium pack'],
   });
   await planned(page, 'Dead after an hour', 'B1', /Replace B1/);
-  await stop(page, /^Open up/);
+  await toStop(page, /^Open up/);
 
   // A lever waits until the cell is read and low; metal never goes near it.
   await page.getByLabel('Came off:').fill('pry ear shell > shelf');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/No lever yet: Lithium pack, how full it is has not been read/)).toBeVisible();
-  await stop(page, /^Make safe/);
+  await toStop(page, /^Make safe/);
   const charge = page.getByRole('region', { name: 'Gate: charge of Lithium pack' });
   await charge.getByLabel(/Volts at rest/).fill('3.9');
   await charge.getByRole('button', { name: 'Read' }).click();
   await expect(charge.getByText(/Discharge it first/)).toBeVisible();
   await charge.getByLabel(/Volts at rest/).fill('3.5');
   await charge.getByRole('button', { name: 'Read again' }).click();
-  await stop(page, /^Open up/);
+  await toStop(page, /^Open up/);
   await page.getByLabel('Came off:').fill('pry ear shell with steel blade > shelf');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/No metal near Lithium pack/)).toBeVisible();
-  await off(page, 'pry ear shell > shelf');
+  await cameOff(page, 'pry ear shell > shelf');
 
   // Nobody named a lead: the gate asks which, and what goes back under such a name is live again.
-  await stop(page, /^Make safe/);
+  await toStop(page, /^Make safe/);
   await expect(page.getByText(/Which plugs are leads of Lithium pack is not known/)).toBeVisible();
   await page.getByLabel('Which lead is parted').fill('red cell wire');
   await gate(page, 'Lithium pack', '0');
-  await stop(page, /^Open up/);
-  await off(page, 'lift soldered cell > shelf');
-  await stop(page, /^Swap/);
+  await toStop(page, /^Open up/);
+  await cameOff(page, 'lift soldered cell > shelf');
+  await toStop(page, /^Swap/);
   await page.getByLabel('What it read, red to black').fill('+3.8 V');
   await page.keyboard.press('Enter');
   await page.getByLabel('What goes in').fill('new cell');
   await page.getByRole('button', { name: 'It is in' }).click();
-  await stop(page, /^Close up/);
+  await toStop(page, /^Close up/);
   await expect(page.getByRole('heading', { name: 'Plug in red cell wire' })).toBeVisible();
   await home(page);
   await expect(page.getByRole('region', { name: 'Live' })).toContainText('Lithium pack');
@@ -218,7 +210,7 @@ test('a kiosk with two boards on a pin strip', async ({ page, demo }) => {
   });
   await planned(page, 'Takes coins, prints nothing', 'A2', /Replace A2/);
   // Both boards in one opening, which is paid once.
-  await stop(page, /^Plan/);
+  await toStop(page, /^Plan/);
   const mend = page.getByLabel('Element to mend');
   const main = await mend.locator('option', { hasText: 'A1' }).first().textContent();
   await mend.selectOption({ label: main ?? '' });
@@ -226,19 +218,19 @@ test('a kiosk with two boards on a pin strip', async ({ page, demo }) => {
   await page.getByRole('button', { name: /And Replace A1.* in the same opening/ }).click();
   const opening = page.getByRole('region', { name: 'In this opening' });
   await expect(opening.getByRole('listitem')).toHaveCount(2);
-  await stop(page, /^Make safe/);
+  await toStop(page, /^Make safe/);
 
   // Held by both gates before the door, and counted as they are drawn.
   await expect(page.getByRole('heading', { name: '2 gates hold the way in' })).toBeVisible();
-  await stop(page, /^Open up/);
+  await toStop(page, /^Open up/);
   await page.getByLabel('Came off:').fill('lift front door');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/Held by Mains/).first()).toBeVisible();
-  await stop(page, /^Make safe/);
+  await toStop(page, /^Make safe/);
   await gate(page, 'Mains', '0');
   await gate(page, 'Capacitors', '2');
-  await stop(page, /^Open up/);
-  await off(
+  await toStop(page, /^Open up/);
+  await cameOff(
     page,
     '4 x M4x10 T20 front door low > cup 1',
     'lift front door > shelf',
@@ -251,7 +243,7 @@ test('a kiosk with two boards on a pin strip', async ({ page, demo }) => {
     'unplug door lead',
     'lift main board > shelf',
   );
-  await stop(page, /^Swap/);
+  await toStop(page, /^Swap/);
   await page.getByLabel('What goes in').fill('new plug-in board');
   await page.getByRole('button', { name: 'It is in' }).click();
   // Then the other one, whose old board is out already.
@@ -261,10 +253,10 @@ test('a kiosk with two boards on a pin strip', async ({ page, demo }) => {
   await page.getByRole('button', { name: 'It is in' }).click();
   await expect(page.getByText('Done: new main board')).toBeVisible();
   // A board on a pin strip is looked at before the power comes on.
-  await stop(page, /^Prove/);
+  await toStop(page, /^Prove/);
   await page.getByRole('button', { name: 'works', exact: true }).first().click();
   await expect(page.getByText(/Before power: new plug-in board on its pin strip/)).toBeVisible();
-  await stop(page, /^Close up/);
+  await toStop(page, /^Close up/);
 
   // A later step can be taken before the first one.
   await page.getByRole('button', { name: 'Now: Plug in motor lead' }).click();
@@ -273,10 +265,10 @@ test('a kiosk with two boards on a pin strip', async ({ page, demo }) => {
   await page.getByRole('button', { name: 'Now: Prove new plug-in board' }).click();
   await page.getByRole('button', { name: 'pins counted at both ends, none bare' }).click();
   // A test with a plug still out proves nothing.
-  await stop(page, /^Prove/);
+  await toStop(page, /^Prove/);
   await page.getByRole('button', { name: 'works', exact: true }).first().click();
   await expect(page.getByText(/coin lead is still out: what is seen now proves nothing/)).toBeVisible();
-  await stop(page, /^Close up/);
+  await toStop(page, /^Close up/);
   const did = await home(page);
   expect(did.at(-1)).toMatch(/front door/);
   await handedOver(page, 'pier office');

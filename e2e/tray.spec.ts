@@ -1,11 +1,6 @@
 import type { Page } from '@playwright/test';
-import { allSent, expect, freshJob, test } from './bench-test';
+import { allSent, cameOff, expect, freshJob, test } from './bench-test';
 
-const line = async (page: Page, text: string) => {
-  await page.getByLabel('Came off:').fill(text);
-  await page.keyboard.press('Enter');
-  await expect(page.getByLabel('Came off:')).toHaveValue('');
-};
 const place = (page: Page, name: RegExp) =>
   page.getByRole('region', { name: 'The Tray' }).getByRole('button', { name });
 const dialog = (page: Page) => page.getByRole('dialog');
@@ -22,7 +17,7 @@ test('a piece that cannot be found is missing on the bench until it is found or 
   page,
   demo,
 }) => {
-  await line(page, '4 x M3x8 PH1 plinth > cup 1');
+  await cameOff(page, '4 x M3x8 PH1 plinth > cup 1');
   await place(page, /cup 1: 4 off/).click();
   await dialog(page).getByLabel('How many').fill('9');
   await dialog(page).getByRole('button', { name: 'Cannot be found' }).click();
@@ -50,7 +45,7 @@ test('a piece that cannot be found is missing on the bench until it is found or 
 });
 
 test('a thing moves from place to place, and two look-alikes warn of each other', async ({ page }) => {
-  await line(page, '4 x M3x8 PH1 plinth > cup 1');
+  await cameOff(page, '4 x M3x8 PH1 plinth > cup 1');
   await page.getByLabel('Came off:').fill('2 x M3x12 PH1 hinge > cup 2');
   await expect(page.getByText('Twin of cup 1')).toBeVisible();
   await expect(page.getByText('In the wrong hole it reaches 4 mm further.')).toBeVisible();
@@ -66,7 +61,7 @@ test('a thing moves from place to place, and two look-alikes warn of each other'
 });
 
 test('several, not counted, is taken while opening and counted before it goes back', async ({ page }) => {
-  await line(page, 'several x M3x6 plinth > cup 1');
+  await cameOff(page, 'several x M3x6 plinth > cup 1');
   await expect(place(page, /\? several/)).toBeVisible();
   await page.getByRole('link', { name: /^Close up/ }).click();
   await expect(page.getByRole('heading', { name: 'Count M3×6' })).toBeVisible();
@@ -131,8 +126,8 @@ test('what the line does not understand is kept and marked, never dropped', asyn
 });
 
 test('a screw found on the floor is matched to where it is missing', async ({ page }) => {
-  await line(page, '4 x M3x8 PH1 plinth > cup 1');
-  await line(page, '3 x M3x8 T10 hinge > cup 2');
+  await cameOff(page, '4 x M3x8 PH1 plinth > cup 1');
+  await cameOff(page, '3 x M3x8 T10 hinge > cup 2');
   await place(page, /cup 2: 3 off/).click();
   await dialog(page).getByLabel('How many').fill('1');
   await dialog(page).getByRole('button', { name: 'Cannot be found' }).click();
@@ -149,10 +144,10 @@ test('a screw found on the floor is matched to where it is missing', async ({ pa
 test('what takes the place of a torn cable is owed and proven, and loose screws are named before a turn', async ({
   page,
 }) => {
-  await line(page, '2 x M3x8 PH1 shroud > its hole');
+  await cameOff(page, '2 x M3x8 PH1 shroud > its hole');
   await page.getByLabel('Came off:').fill('flip bottom');
   await expect(page.getByText('Before you turn it: M3×8 PH1 in its own hole')).toBeVisible();
-  await line(page, 'unplug lamp ribbon');
+  await cameOff(page, 'unplug lamp ribbon');
   await page.getByLabel('Came off:').fill('flip bottom');
   await expect(page.getByRole('status').filter({ hasText: 'Before you turn it' })).not.toContainText(
     'lamp ribbon',
@@ -164,7 +159,7 @@ test('what takes the place of a torn cable is owed and proven, and loose screws 
   await dialog(page).getByLabel('In its place').fill('new lamp ribbon');
   await dialog(page).getByRole('button', { name: 'Write off' }).click();
   // A dust cap that is lost and not replaced is owed no longer.
-  await line(page, 'lift dust cap > shelf');
+  await cameOff(page, 'lift dust cap > shelf');
   await place(page, /dust cap/).click();
   await dialog(page).getByLabel('Written off because').fill('crumbled');
   await dialog(page).getByLabel('In its place').fill('nothing');

@@ -65,6 +65,11 @@ describe('what is in use stays live until it is said off', () => {
     expect(begins('heat lens cover 2 min')).toBe('heater');
     expect(begins('unsolder white wire')).toBe('iron');
     expect(begins('heat edge with heat lamp')).toBe('lamp');
+    expect(begins('lamp on')).toBe('lamp');
+    // What is only called so is not in use.
+    const before = b.state().inUse.length;
+    for (const line of ['lift uv lamp', 'unplug heat lamp lead', 'lift soldering iron holder']) b.line(line);
+    expect(b.state().inUse).toHaveLength(before);
     // The same heater at another place is another thing to be said off; twice at one place is one.
     b.line('heat lens cover 1 min');
     expect(b.state().inUse.filter((u) => u.use === 'heater')).toHaveLength(1);
@@ -92,17 +97,19 @@ describe('what is in use stays live until it is said off', () => {
     expect(reason(() => b.line('clean lcd with alcohol'))).toMatch(/^No solvent at a display/);
     b.line('clean display');
     expect(b.state().inUse).toEqual([]);
+    b.tell({ type: 'power.set', power: 'on' });
+    expect(reason(() => b.line('alcohol back edge'))).toMatch(/^No solvent yet: the power is on/);
   });
 
   it('power waits until it is dry, whatever puts it on; hand over waits for what is hot', () => {
     const b = bench(lamp);
     b.planned('H1', 'clean');
-    b.line('clean H1 with alcohol swab');
+    b.tell({ type: 'power.set', power: 'off' });
     const dry =
       'No power yet: Solvent at H1: flammable and not dry: no power, nothing hot. Say when it is dry';
+    // A remedy that cleans leaves it wet where solvent was used.
+    b.tell({ type: 'remedy.done', solvent: true });
     expect(reason(() => b.tell({ type: 'power.set', power: 'on' }))).toBe(dry);
-    b.tell({ type: 'power.set', power: 'off' });
-    b.tell({ type: 'remedy.done' });
     const proof = () =>
       b.tell({ type: 'proof.recorded', check: 'symptom:shines', outcome: 'ok', source: 'eye' });
     expect(reason(proof)).toBe(dry);
@@ -134,6 +141,20 @@ describe('a bare end is taped over before the next lead comes off', () => {
     b.line('unsolder grey wire');
     b.line('tape bare contacts');
     expect(bareEnds(b.state())).toEqual([]);
+    // Back and off again, its tape is gone.
+    const grey = b.item('grey wire');
+    b.tell({ type: 'item.returned', item: grey, count: 1, state: 'plugged' });
+    b.tell({ type: 'item.taken', item: grey, count: 1 });
+    expect(bareEnds(b.state()).map((i) => i.name)).toEqual(['grey wire']);
+    // Soldered on again: the iron is hot, and does not come near wet solvent.
+    for (const u of b.state().inUse) b.tell({ type: 'use.ended', use: u.id });
+    b.line('tape grey wire');
+    b.line('alcohol edge');
+    const solderOn = () => b.tell({ type: 'item.returned', item: grey, count: 1, state: 'plugged' });
+    expect(reason(solderOn)).toMatch(/^Not beside each other: Solvent at edge/);
+    b.tell({ type: 'use.ended', use: b.state().inUse[0]?.id ?? '' });
+    solderOn();
+    expect(b.state().inUse.map((u) => u.use)).toEqual(['iron']);
   });
 
   it('a plug with its contacts inside is not bare, nor is a wire in a unit without a pack', () => {
@@ -208,6 +229,17 @@ describe('a move that was written down wrongly', () => {
         b.tell({ type: 'move.corrected', move: 'none', verb: 'lift', text: 'x', item: null, on: 'x' }),
       ),
     ).toBe('there is no such move to correct');
+  });
+  it('is one of the entry line: what came off at Swap is undone, not reworded', () => {
+    const b = bench(lamp);
+    b.planned('B1');
+    b.line('lift lens cover > shelf');
+    b.tell({ type: 'part.removed', name: 'old cell' });
+    const move = b.state().ledger.moves.at(-1)?.id ?? '';
+    const item = { kind: 'part' as const, name: 'cell', count: 1, place: { kind: 'shelf' as const } };
+    expect(
+      reason(() => b.tell({ type: 'move.corrected', move, verb: 'lift', text: 'lift cell', item })),
+    ).toBe('that was not said on the entry line: undo it, and say it anew');
   });
   it('does not get past what held it then', () => {
     const b = bench({

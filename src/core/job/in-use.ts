@@ -14,11 +14,15 @@ interface Use {
   hot: boolean;
 }
 
-const IRON = /\bsoldering iron\b/i;
-const LAMP = /\b(?:uv|heat|infrared|curing) lamp\b|\blamp on\b/i;
-const SOLVENT = /\b(?:alcohol|solvent|isopropanol|ipa|acetone|spirits?|adhesive remover)\b/i;
+// What is only called so is not in use: "lift uv lamp". It is where it is the tool.
+const IRON = /\bwith (?:an? |the )?(?:hot )?(?:soldering )?iron\b/i;
+const LAMP = /\bwith (?:an? |the )?(?:uv|heat|infrared|curing) lamp\b/i;
+const SOLVENT = /\b(?:alcohol|solvent|isopropanol|ipa|acetone|adhesive remover)\b/i;
 
-/** What stays live until it is said off; a further one is a further entry. Common practice, no source. */
+/**
+ * What stays live until it is said off; a further one is a further entry, the more particular before: what
+ * heats with a lamp is a lamp. Common practice, no source.
+ */
 export const USES: Record<UseKind, Use> = {
   iron: {
     name: 'Soldering iron',
@@ -27,18 +31,18 @@ export const USES: Record<UseKind, Use> = {
     begins: (verb, text) => verb === 'solder' || verb === 'unsolder' || IRON.test(text),
     hot: true,
   },
-  heater: {
-    name: 'Heater',
-    meanwhile: 'hot',
-    ends: 'It is off',
-    begins: (verb, text) => verb === 'heat' && !IRON.test(text) && !LAMP.test(text),
-    hot: true,
-  },
   lamp: {
     name: 'Lamp',
     meanwhile: 'burning: hot, and no look into it',
     ends: 'It is off',
     begins: (verb, text) => verb === 'lamp' || LAMP.test(text),
+    hot: true,
+  },
+  heater: {
+    name: 'Heater',
+    meanwhile: 'hot',
+    ends: 'It is off',
+    begins: (verb) => verb === 'heat',
     hot: true,
   },
   solvent: {
@@ -75,6 +79,11 @@ export function mayUse(state: JobState, verb: string, text: string): void {
   demand(
     use !== 'solvent' || !DISPLAY.test(text),
     'No solvent at a display: it creeps under and stays. Warmth and a thread, or a dry cloth',
+    '/item',
+  );
+  demand(
+    use !== 'solvent' || state.power !== 'on',
+    'No solvent yet: the power is on, and it is flammable. Power out first',
     '/item',
   );
 }

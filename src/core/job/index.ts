@@ -7,6 +7,7 @@ export { handHeldBy } from './hands-in';
 export { type HistoryLine, history, redoTarget, type StoryLine, story, undoTarget } from './history';
 export { type IfAnswered, ifAnswered, sharing } from './if-answered';
 export { inUseWords, USES } from './in-use';
+export { heldBy } from './joint-of';
 export type { BenchEvent, EventType, Payload } from './kinds';
 export { apart, EVENT_KINDS } from './kinds';
 export { type Meta, type Reported, SECTIONS } from './kinds/kind';

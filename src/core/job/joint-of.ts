@@ -10,8 +10,25 @@ const ENDS = { 'screw terminal': 'screw terminal', lug: 'ring', pad: 'solder joi
 const elementNamed = (state: JobState, name: string): string | undefined =>
   state.map.elements.find((e) => folded(e.id) === folded(name))?.name;
 
+const plugNamed = (state: JobState, name: string) =>
+  state.map.plugs?.find((p) => folded(p.id) === folded(name));
+
 /**
- * How a lead or a board that comes off is held: by its latch or bare end on the map, by the verb, by its name.
+ * How a lead is held: by its latch or bare end on the map, by the verb, by its name.
+ *
+ * @param state a job
+ * @param verb of the move
+ * @param name of the lead
+ * @returns the joint's name
+ * @example heldBy(state, 'unsolder', 'red') // 'solder joint'
+ */
+export function heldBy(state: JobState, verb: string, name: string): JointId {
+  const plug = plugNamed(state, name);
+  return jointFrom([plug?.latch, plug?.bare && ENDS[plug.bare.end], verb], name).id;
+}
+
+/**
+ * A lead or a board that comes off, with how it is held.
  *
  * @param state a job
  * @param verb of the move
@@ -25,8 +42,8 @@ export function jointed(state: JobState, verb: string, item: ItemDraft): ItemDra
     return held ? { ...item, joint: held } : item;
   }
   if (item.kind !== 'plug') return item;
-  const plug = state.map.plugs?.find((p) => folded(p.id) === folded(item.name));
-  const { id } = jointFrom([plug?.latch, plug?.bare && ENDS[plug.bare.end], verb, item.name]);
+  const plug = plugNamed(state, item.name);
+  const id = heldBy(state, verb, item.name);
   const wired = plug?.lines.filter((l) => l !== null).length ?? 0;
   return {
     ...item,
@@ -48,6 +65,6 @@ export function jointed(state: JobState, verb: string, item: ItemDraft): ItemDra
 export function jointOfElement(state: JobState, element: MapElement): JointId | undefined {
   const strip = partJoint(element.name);
   if (strip || (element.kind !== 'cable' && element.kind !== 'connector')) return strip;
-  const plug = state.map.plugs?.find((p) => folded(p.id) === folded(element.id));
-  return jointFrom([plug?.latch, plug?.bare && ENDS[plug.bare.end], element.name]).id;
+  const plug = plugNamed(state, element.id);
+  return jointFrom([plug?.latch, plug?.bare && ENDS[plug.bare.end]], element.name).id;
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { describeUnit, type UnitMap } from '../unit';
+import { deriveChecks, describeUnit, type UnitMap } from '../unit';
 import { gatesAhead, mapChanges, missedBy, powerDownLeft } from '.';
 import { bench } from './bench.test.fixture';
 
@@ -12,7 +12,7 @@ const described = describeUnit({
   coverMinutes: 2,
   hazards: ['mains'],
   rows: [
-    { id: 'A1', name: 'gauge board', kind: 'board' },
+    { id: 'A1', name: 'gauge board', kind: 'board', tap: { id: 'TP1', how: 'look' } },
     { id: 'M1', name: 'needle motor', kind: 'motor' },
   ],
 });
@@ -91,6 +91,20 @@ describe('the map of a running job', () => {
     const b = begun();
     const other: UnitMap = { ...grown, elements: grown.elements.filter((e) => e.id !== 'A1'), feeds: [] };
     expect(missedBy(b.state(), other)).toEqual(['A1, which is planned for']);
+    const told = bench(described);
+    told.tell({
+      type: 'intake.recorded',
+      function: described.functions[0]?.id ?? '',
+      symptom: 'stuck',
+      pattern: 'always',
+      keep: [],
+    });
+    const [check] = deriveChecks(described).filter((c) => c.id.startsWith('tap:'));
+    expect(check?.id).toBe('tap:TP1');
+    if (check) told.tell({ type: 'check.recorded', check: check.id, outcome: 'ok', source: 'eye' });
+    expect(missedBy(told.state(), { ...grown, taps: [] })).toEqual([
+      `the check “${check?.id}”, which is recorded`,
+    ]);
     expect(() => b.tell({ type: 'map.taken', map: other, version: 2 })).toThrow();
     expect(b.state().map.elements.map((e) => e.id)).toContain('A1');
   });

@@ -1,5 +1,5 @@
 import { firstHazards } from '../hazard';
-import { mapFor, type UnitMap } from '../unit';
+import { deriveChecks, mapFor, type UnitMap } from '../unit';
 import type { JobState } from './state';
 
 /** Parts of a map that are counted when a changed one is looked at. */
@@ -53,12 +53,25 @@ export function mapChanges(before: UnitMap, after: UnitMap): MapChange[] {
 }
 
 /**
+ * Checks that are recorded and that a map does not have: their answers would hang in the air.
+ *
+ * @param state a job
+ * @param map as it is built
+ * @returns ids, each once
+ * @example lostChecks(state, map) // ['tap:TP9']
+ */
+export function lostChecks(state: JobState, map: UnitMap): string[] {
+  const there = new Set(deriveChecks(map).map((c) => c.id));
+  return [...new Set(state.trace.flatMap((t) => (t.check && !there.has(t.check) ? [t.check] : [])))];
+}
+
+/**
  * Things that the job speaks of already and a changed map does not have: it cannot be taken over then.
  *
  * @param state a job
  * @param map as it is kept now
  * @returns what is missed, in words; empty when nothing is
- * @example missedBy(state, map) // ['the cover lid, which is off']
+ * @example missedBy(state, map) // ['A1, which is planned for']
  */
 export function missedBy(state: JobState, map: UnitMap): string[] {
   const built = mapFor(map, state.intake?.variant);
@@ -69,6 +82,7 @@ export function missedBy(state: JobState, map: UnitMap): string[] {
     ...[...new Set([...planned, ...fixed])]
       .filter((id) => !has(built.elements, id))
       .map((id) => `${id}, which is planned for`),
+    ...lostChecks(state, built).map((id) => `the check “${id}”, which is recorded`),
     ...(state.intake && !has(built.functions, state.intake.function) ? ['the function that fails'] : []),
   ];
 }

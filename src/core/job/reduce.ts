@@ -1,6 +1,6 @@
 import { demand, Refusal } from '../refusal';
 import type { JobEvent } from './event';
-import { apart, type BenchEvent } from './kinds';
+import { apart, type BenchEvent, EVENT_KINDS } from './kinds';
 import { type JobOpened, open } from './kinds/job-opened';
 import type { JobState } from './state';
 
@@ -117,10 +117,15 @@ function undo(record: JobRecord, event: Extract<JobEvent, { type: 'undone' }>): 
 function correct(record: JobRecord, event: Extract<BenchEvent, { type: 'move.corrected' }>): JobRecord {
   step(record.state, event);
   const at = record.events.findIndex((e) => e.id === event.move);
-  const { kind } = apart({ ...event, type: 'move.recorded', move: undefined } as unknown as BenchEvent);
+  const meta = record.events[at];
+  demand(
+    meta?.type === 'move.recorded',
+    'that was not said on the entry line: undo it, and say it anew',
+    '/move',
+  );
   const { move: _which, type: _type, id: _id, at: _at, by: _by, ...payload } = event;
-  const meta = record.events[at] as JobEvent;
-  if (kind.admit !== 'always') kind.admit(fold(record.events.slice(0, at)).state, payload, meta);
+  const { admit } = EVENT_KINDS['move.recorded'];
+  if (admit !== 'always') admit(fold(record.events.slice(0, at)).state, payload, meta);
   try {
     return fold([...record.events, event]);
   } catch (error) {

@@ -121,20 +121,27 @@ it.each([
 
 describe('how a lead is held', () => {
   it.each([
-    [['front flip'], 'flap'],
-    [[undefined, 'unplug', 'display ribbon'], 'flap'],
-    [['', 'unsolder', 'red wire'], 'solder joint'],
-    [['pad'], 'solder joint'],
-    [['ring'], 'ring'],
-    [[undefined, 'unplug', 'earth lug'], 'ring'],
-    [['screw terminal'], 'screw terminal'],
-    [['two latches'], 'side buttons'],
-    [['press-on top'], 'press-top'],
-    [[undefined, 'unplug', 'antenna lead'], 'press-top'],
-    [[undefined, 'unplug', 'J7'], 'plug'],
-    [[], 'plug'],
-  ])('%j is a %s', (says, id) => {
-    expect(jointFrom(says).id).toBe(id);
+    [['front flip'], 'W4', 'flap'],
+    [[undefined, 'unplug'], 'display ribbon', 'flap'],
+    [['', 'unsolder'], 'red wire', 'solder joint'],
+    [['pad'], 'W4', 'solder joint'],
+    [['ring'], 'W4', 'ring'],
+    [[undefined, 'unplug'], 'earth lug', 'ring'],
+    [['screw terminal'], 'W4', 'screw terminal'],
+    [['two latches'], 'W4', 'side buttons'],
+    [['press-on top'], 'W4', 'press-top'],
+    [[undefined, 'unplug'], 'antenna lead', 'press-top'],
+    [[undefined, 'unplug'], 'J7', 'plug'],
+    [[], '', 'plug'],
+    // Called by what it goes to, a lead is not held so.
+    [[undefined, 'unplug'], 'power button lead', 'plug'],
+    [[undefined, 'unplug'], 'touch pad lead', 'plug'],
+    [[undefined, 'unplug'], 'ring light lead', 'plug'],
+    [[undefined, 'unplug'], 'terminal board lead', 'plug'],
+    // The map knows better than the name.
+    [['two latches', 'unplug'], 'display ribbon', 'side buttons'],
+  ])('%j, %s is a %s', (says, name, id) => {
+    expect(jointFrom(says, name).id).toBe(id);
   });
   it('says how it comes off, how it goes on, and how it is proven, each in its own words', () => {
     for (const j of JOINTS) expect([j.off, j.on, ...j.proofs].every(Boolean), j.id).toBe(true);

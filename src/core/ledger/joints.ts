@@ -1,8 +1,10 @@
 /** A way in which a lead is held. */
 export interface Joint {
   id: string;
-  /** words of its latch, of its name or of the verb that say so */
+  /** words of its latch, of its bare end or of the verb that say so */
   words: RegExp;
+  /** names that say so: fewer, for a lead is called by what it goes to as well ("button lead", "touch pad lead") */
+  names?: RegExp;
   /** how it comes off */
   off: string;
   /** how it goes on */
@@ -23,6 +25,7 @@ export const JOINTS = [
   {
     id: 'pin strip',
     words: /\b(?:pin strips?|plug-?in|daughter ?board|mezzanine|riser)\b/i,
+    names: /\b(?:pin strips?|plug-?in|daughter ?board|mezzanine|riser)\b/i,
     off: 'lift it straight and level, both ends together',
     on: 'pins straight, lined up at both ends, screws started by hand before any is tight',
     puts: 'Seat',
@@ -33,6 +36,7 @@ export const JOINTS = [
   {
     id: 'solder joint',
     words: /\b(?:unsolder|desolder|solder(?:ed)?|pads?)\b/i,
+    names: /\bsoldered\b/i,
     off: 'heat the joint, lift the wire without pulling',
     on: 'tape off its end; tinned, heated, held still until it sets',
     puts: 'Solder on',
@@ -43,6 +47,7 @@ export const JOINTS = [
   {
     id: 'ring',
     words: /\b(?:ring|lug|eyelet)s?\b/i,
+    names: /\b(?:ring|lug|eyelet)s?$/i,
     off: 'undo its screw, keep the washers in their order',
     on: 'tape off; ring under the screw, washers as they were, not turned against its neighbour',
     puts: 'Screw on',
@@ -53,6 +58,7 @@ export const JOINTS = [
   {
     id: 'screw terminal',
     words: /\b(?:screw terminals?|terminals?|clamp)\b/i,
+    names: /\bscrew terminals?\b/i,
     off: 'undo the clamp, draw the wire out straight',
     on: 'tape off; wire or ferrule in to the stop, no strand outside, clamp tight',
     puts: 'Clamp in',
@@ -63,6 +69,7 @@ export const JOINTS = [
   {
     id: 'flap',
     words: /\b(?:flap|flip|front flip|back flip|slide|zif|ffc|fpc|flex|flat cable|ribbon)\b/i,
+    names: /\b(?:ffc|fpc|flex|flat cable|ribbon)\b/i,
     off: 'open its flap first, then draw the cable out flat',
     on: 'in flat and to the stop, then the flap down on both sides',
     puts: 'Plug in',
@@ -72,6 +79,7 @@ export const JOINTS = [
   {
     id: 'press-top',
     words: /\b(?:press|press-top|snap|coax|antenna|aerial)\b/i,
+    names: /\b(?:coax|antenna|aerial)\b/i,
     off: 'lift it straight up, not by its lead',
     on: 'centred over its socket, pressed straight down',
     puts: 'Press on',
@@ -104,18 +112,20 @@ export const JOINT_IDS = JOINTS.map((j) => j.id) as [JointId, ...JointId[]];
 const PLUG: Joint = JOINTS[JOINTS.length - 1] as Joint;
 
 /**
- * How a lead is held, as its latch, its bare end, the verb and its name say.
+ * How a lead is held: as its latch, its bare end or the verb says, otherwise as its name does.
  *
- * @param says words of the map first, then the verb and the name
+ * @param says words of the map first, then the verb
+ * @param name of the lead
  * @returns one of the joints; an ordinary plug where nothing says otherwise
- * @example jointFrom(['', 'unsolder', 'red']).id // 'solder joint'
+ * @example jointFrom(['', 'unsolder'], 'red').id // 'solder joint'
  */
-export function jointFrom(says: readonly (string | undefined)[]): (typeof JOINTS)[number] {
+export function jointFrom(says: readonly (string | undefined)[], name: string): (typeof JOINTS)[number] {
+  const ordinary = JOINTS[JOINTS.length - 1] as (typeof JOINTS)[number];
   for (const words of says) {
     const joint = words?.trim() ? JOINTS.find((j) => j.words.test(words)) : undefined;
     if (joint && joint.id !== 'plug') return joint;
   }
-  return JOINTS[JOINTS.length - 1] as (typeof JOINTS)[number];
+  return JOINTS.find((j) => (j as Joint).names?.test(name)) ?? ordinary;
 }
 
 /**
@@ -135,4 +145,4 @@ export const joint = (id: JointId | undefined): Joint => JOINTS.find((j) => j.id
  * @example partJoint('plug-in board A2') // 'pin strip'
  */
 export const partJoint = (name: string): JointId | undefined =>
-  JOINTS.find((j) => (j as Joint).holdsParts && j.words.test(name))?.id;
+  JOINTS.find((j) => (j as Joint).holdsParts && (j as Joint).names?.test(name))?.id;

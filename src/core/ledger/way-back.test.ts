@@ -34,18 +34,17 @@ const on = (
   );
 const texts = (l: Ledger) => wayBack(l).map((s) => s.text);
 
+/** A lid and its two screws, off. */
+const lidOff = () =>
+  on(
+    on(EMPTY_LEDGER, { kind: 'fastener', name: 'screw', thread: 'M3', lengthMm: 8, count: 2, from: 'lid' }),
+    { kind: 'part', name: 'lid' },
+    { cover: 'lid' },
+  );
+
 describe('the order of the way back', () => {
   const opened = () => {
-    let l = on(EMPTY_LEDGER, {
-      kind: 'fastener',
-      name: 'screw',
-      thread: 'M3',
-      lengthMm: 8,
-      count: 2,
-      from: 'lid',
-    });
-    l = on(l, { kind: 'part', name: 'lid' }, { cover: 'lid' });
-    l = on(l, { kind: 'plug', name: 'W6' });
+    const l = on(lidOff(), { kind: 'plug', name: 'W6' });
     return on(l, { kind: 'part', name: 'new pack' }, { fresh: true });
   };
   it('what is new is proven once its plugs are in, and before the cover', () => {
@@ -119,15 +118,7 @@ describe('what takes the place of a thing written off', () => {
     expect(tally(now.items[0] as Item)).toEqual({ taken: 1, off: 0, back: 0, writtenOff: 1 });
   });
   it('a new cover closes over what the old one closed over', () => {
-    let l = on(EMPTY_LEDGER, {
-      kind: 'fastener',
-      name: 'screw',
-      thread: 'M3',
-      lengthMm: 8,
-      count: 2,
-      from: 'lid',
-    });
-    l = on(l, { kind: 'part', name: 'lid' }, { cover: 'lid' });
+    const l = lidOff();
     const now = put(l, l.items[1]?.id ?? '');
     expect(texts(now)).toEqual(['Fit lid', 'Screw in 2 × M3×8, lid', 'Close lid']);
     expect(closeRefusals(now, 'lid')).toContain('lid is written off, and new ribbon is not in yet');

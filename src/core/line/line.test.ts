@@ -174,6 +174,7 @@ const TABLE: Row[] = [
   // Moves that take nothing off.
   ['heat 2 min', moved('heat', { minutes: 2 })],
   ['heat 90 s', moved('heat', { minutes: 1.5 })],
+  ['lift relay 5 s', off('lift', 'part', 'relay 5 s')],
   ['heat rear cover 3 min', moved('heat', { name: 'rear cover', known: 'rear', minutes: 3 })],
   ['alcohol back edge', moved('solvent', { name: 'back edge' })],
   ['cut 50 mm panel', moved('cut', { name: 'panel', lengthMm: 50 })],

@@ -37,6 +37,7 @@ export interface OrderRequest {
   options?: Record<string, string>;
   /** from one move until another only these sides may be up */
   keep?: { from: string; until: string; sides: string[] }[];
+  /** about how long a slow machine may look: work is counted, not timed */
   timeLimitMs?: number;
 }
 

@@ -1,5 +1,6 @@
 import { type JobState, plansOf } from '../job';
 import { readLine } from '../ledger';
+import { Refusal } from '../refusal';
 import { toolOf } from './recipe';
 import { wayIn } from './way-in';
 
@@ -45,8 +46,9 @@ export function kitOf(state: JobState): Kit {
   let steps: { text: string; tool: string | null }[] = [];
   try {
     steps = wayIn(state, 50)?.steps ?? [];
-  } catch {
+  } catch (error) {
     // A way in that goes round in a circle tells no tools; Open up says why.
+    if (!(error instanceof Refusal)) throw error;
   }
   const moves = steps.flatMap((s) => readLine(s.text).moves);
   const used = moves.map((m) => USES_UP.find(([verb]) => verb.test(m.verb))?.[1]);

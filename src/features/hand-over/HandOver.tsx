@@ -32,8 +32,10 @@ function Report() {
         <div>
           <h2 className="headline">{job.map.name}</h2>
           <p className="note">
-            {[job.map.maker, job.map.model].filter(Boolean).join(' ')}
-            {job.place && `, ${job.place}`}, taken in <Clock at={job.openedAt} day />
+            {[[job.map.maker, job.map.model].filter(Boolean).join(' '), job.place, 'taken in']
+              .filter(Boolean)
+              .join(', ')}{' '}
+            <Clock at={job.openedAt} day />
           </p>
         </div>
       </header>

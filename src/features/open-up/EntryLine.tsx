@@ -1,5 +1,6 @@
 import { useMemo, useRef, useState } from 'react';
-import { joint, jointFrom, type LedgerMove, looseNow } from '../../core/ledger';
+import { heldBy } from '../../core/job';
+import { joint, type LedgerMove, looseNow } from '../../core/ledger';
 import { Action, Second } from '../../ui/Action';
 import { SelectField, Wrong } from '../../ui/Field';
 import { Warn } from '../../ui/Signs';
@@ -31,11 +32,10 @@ export function EntryLine({
   const [shown, setShown] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const { items } = job.ledger;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: what reads changes with names and place, which are watched
-  const line = useMemo(() => read(text), [text, names, go, items]);
+  const line = useMemo(() => read(text), [read, text]);
   const plugs = line.item?.kind === 'plug' ? line.item.name : undefined;
   const known = usePlug(plugs);
-  const held = plugs ? joint(jointFrom([known?.latch, line.verb, plugs]).id) : null;
+  const held = plugs ? joint(heldBy(job, line.verb, plugs)) : null;
   const nameOf = (id: string) => {
     const n = names.find((x) => x.id === id);
     return n?.kind === 'cover' || n?.kind === 'thing' ? n.name : id;

@@ -1,10 +1,9 @@
 import { useState } from 'react';
-import { handHeldBy } from '../../core/job';
+import { handHeldBy, heldBy } from '../../core/job';
 import {
   backWords,
   beforeTurn,
   joint,
-  jointFrom,
   type QuickLine,
   readLine,
   sideUpWords,
@@ -77,8 +76,7 @@ export function Follow({
     setRefused(say(line, next.id).refused?.reason ?? null);
   };
   const plug = line.item?.kind === 'plug' ? line.item.name : undefined;
-  const latch = job.map.plugs?.find((p) => p.id.toLowerCase() === plug?.toLowerCase())?.latch;
-  const lead = joint(jointFrom([latch, line.verb, plug]).id);
+  const lead = plug ? joint(heldBy(job, line.verb, plug)) : null;
   const cover = way.steps.find((m) => m.opens)?.opens;
   const held = handHeldBy(job, { cover });
   const n = job.followed.length + 1;
@@ -121,7 +119,7 @@ export function Follow({
               <Warn /> {next.caution}
             </p>
           )}
-          {line.item?.kind === 'plug' && (
+          {lead && (
             <p>
               {lead.id === 'plug' ? '' : `${lead.id}: `}
               {lead.off}.

@@ -31,7 +31,8 @@ const Correct = ({ text, onCorrect }: { text: string; onCorrect(): void }) => (
 
 /** Opening a unit met for the first time: every move goes down as it is done, and the way back writes itself. */
 export function OpenUp() {
-  const { job } = useJob();
+  const { job, events } = useJob();
+  const onTheLine = new Set(events.flatMap((e) => (e.type === 'move.recorded' ? [e.id] : [])));
   const [text, setText] = useState('');
   const [correcting, setCorrecting] = useState<string | null>(null);
   const { way, wrong, reckoning } = useWayIn();
@@ -86,7 +87,7 @@ export function OpenUp() {
                 return (
                   <li key={m.id} className="flex items-center gap-3 bg-kraft px-2 -mx-2">
                     <Flip /> <b className="flex-1">Flipped, {sideUpWords(m.sideUp)}</b> <Clock at={m.at} />
-                    <Correct text={m.text} onCorrect={() => correct(m)} />
+                    {onTheLine.has(m.id) && <Correct text={m.text} onCorrect={() => correct(m)} />}
                   </li>
                 );
               }
@@ -107,7 +108,7 @@ export function OpenUp() {
                   <b className="text-[15px] text-right max-w-[90px]">
                     {it ? placeWords(it.place).replace(/^in /, '') : ''}
                   </b>
-                  <Correct text={m.text} onCorrect={() => correct(m)} />
+                  {onTheLine.has(m.id) && <Correct text={m.text} onCorrect={() => correct(m)} />}
                 </li>
               );
             })}

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useCallback, useMemo } from 'react';
 import { isPlannedPart, namesOf } from '../../core/job';
 import { type MoveSaid, type Place, type QuickLine, readLine } from '../../core/ledger';
 import { recipeMove } from '../../core/recipe';
@@ -25,7 +25,7 @@ export function useLine() {
     if (go === 'part') return { kind: 'left in the part' };
     return go === 'hole' ? { kind: 'in its own hole' } : freeCup(items);
   }, [go, items]);
-  const read = (text: string): QuickLine => readLine(text, usual, names);
+  const read = useCallback((text: string): QuickLine => readLine(text, usual, names), [usual, names]);
   const keep = (said: MoveSaid, recipe?: string): Refused | null =>
     record('move.recorded', {
       ...said,

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { fixesOf, plansOf } from '../../core/job';
 import { Action, Second } from '../../ui/Action';
-import { TextField, Wrong } from '../../ui/Field';
+import { Choices, TextField, Wrong } from '../../ui/Field';
 import { TickBox } from '../../ui/Signs';
 import { Faces } from '../faces/Faces';
 import type { Refused } from '../job/store';
@@ -100,10 +100,15 @@ function InOneOpening() {
 function Gentle() {
   const { job, record, go } = useJob();
   const [note, setNote] = useState('');
+  const cleans = job.plan?.remedyKind === 'clean';
+  const [wet, setWet] = useState(true);
   const [wrong, setWrong] = useState<Refused | null>(null);
   const done = (e: React.FormEvent) => {
     e.preventDefault();
-    const refused = record('remedy.done', note.trim() ? { note: note.trim() } : {});
+    const refused = record('remedy.done', {
+      ...(note.trim() ? { note: note.trim() } : {}),
+      ...(cleans && wet ? { solvent: true } : {}),
+    });
     setWrong(refused);
     if (!refused && job.also.length === 0) go('close up');
   };
@@ -112,7 +117,7 @@ function Gentle() {
       <p>
         {job.plan?.remedyKind === 'reseat' &&
           'Part both ends, look at the contacts, press them home until the latch clicks. A plug that you part goes on the line in Open up, so that it is proven at the close.'}
-        {job.plan?.remedyKind === 'clean' &&
+        {cleans &&
           'Power out first. Alcohol and a lint-free swab on the contacts, let it dry. Never where it can run under a display.'}
         {job.plan?.remedyKind === 'set' &&
           'Note what it was, then set it. The old value belongs in the report.'}
@@ -123,6 +128,17 @@ function Gentle() {
         value={note}
         onChange={(e) => setNote(e.target.value)}
       />
+      {cleans && (
+        <Choices
+          many
+          hideLabel
+          label="What was used"
+          name="wet"
+          value={wet ? ['wet'] : []}
+          onPick={() => setWet(!wet)}
+          options={[{ value: 'wet', words: 'With solvent: no power until it is said dry' }]}
+        />
+      )}
       {wrong && <Wrong>{wrong.reason}</Wrong>}
       <div className="flex gap-3 flex-wrap">
         <Action type="submit" keyName="Enter">

@@ -13,8 +13,8 @@ import { kind } from '../kind';
 export const proofRecorded = kind({
   type: 'proof.recorded',
   payload: ANSWER,
-  admit(state) {
-    demandRunnable(state, '/check');
+  admit(state, a) {
+    if (answered(state, a).trace.power !== 'off') demandRunnable(state, '/check');
     demandLeave(state, 'test', '/check');
     const held = proofHeldBy(state);
     demand(!held, held ? `${held}: what is seen now proves nothing` : '', '/check');

@@ -2,6 +2,7 @@ import { demand } from '../../../refusal';
 import { Line, Type } from '../../../schema/words';
 import { fixLines } from '../../fix-lines';
 import { handsIn } from '../../hands-in';
+import { mayUse, using } from '../../in-use';
 import { nextRemedy } from '../../opening';
 import { planned, reached } from '../../planned';
 import { kind } from '../kind';
@@ -9,17 +10,23 @@ import { kind } from '../kind';
 /** A remedy that replaces nothing is done: set, reseated, cleaned. */
 export const remedyDone = kind({
   type: 'remedy.done',
-  payload: { note: Type.Optional(Line) },
-  admit(state) {
+  payload: {
+    note: Type.Optional(Line),
+    /** solvent was used on it: it is wet until it is said dry */
+    solvent: Type.Optional(Type.Boolean()),
+  },
+  admit(state, { solvent }) {
+    if (solvent) mayUse(state, 'solvent', planned(state).element.name);
     if (planned(state).element.needs?.length) handsIn(state, {});
   },
-  apply(state, { note }, { at }) {
+  apply(state, { note, solvent }, { id, at }) {
     const { plan, element, remedy } = planned(state);
     demand(plan.remedyKind !== 'replace', 'a replacement is recorded by what came out and what went in');
     demand(!state.fix, 'this remedy is done already');
     reached(state, element.needs);
+    const used = solvent ? using(state, { verb: 'solvent', text: '', on: element.id }, { id, at }) : state;
     return nextRemedy({
-      ...state,
+      ...used,
       stop: 'close up',
       fix: {
         element: element.id,

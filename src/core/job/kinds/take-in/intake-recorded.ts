@@ -1,7 +1,8 @@
 import { firstHazards } from '../../../hazard';
 import { demand } from '../../../refusal';
 import { closed, Line, Name, oneOf, Type } from '../../../schema/words';
-import { deriveChecks, HAZARD_KINDS, hazardOfKind, mapFor, TELL_MUSTS, type UnitMap } from '../../../unit';
+import { HAZARD_KINDS, hazardOfKind, mapFor, TELL_MUSTS, type UnitMap } from '../../../unit';
+import { lostChecks } from '../../map-taken';
 import { notRepeated } from '../../repeated';
 import { AIM_WORDS, AIMS, type JobState, PATTERNS } from '../../state';
 import { kind } from '../kind';
@@ -21,11 +22,10 @@ function builtAs(state: JobState, variant: string | undefined): UnitMap {
     ...(noted.length ? { hazards: [...built.hazards, ...noted] } : {}),
     ...(asked.length ? { parties: [...(built.parties ?? []), ...asked] } : {}),
   };
-  const checks = new Set(deriveChecks(map).map((c) => c.id));
-  const lost = state.trace.find((t) => t.check && !checks.has(t.check));
+  const [lost] = lostChecks(state, map);
   demand(
     !lost,
-    `“${lost?.check}” is recorded already, and this variant does not have it. Undo it first`,
+    `“${lost}” is recorded already, and this variant does not have it. Undo it first`,
     '/variant',
   );
   demand(

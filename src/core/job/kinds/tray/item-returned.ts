@@ -14,7 +14,7 @@ import { Count, Line, oneOf, Type } from '../../../schema/words';
 import { HAZARDS, holesOf } from '../../../unit';
 import { itemOf, itemSpec } from '../../came-off';
 import { handsIn } from '../../hands-in';
-import { demandDry } from '../../in-use';
+import { demandDry, mayUse, using } from '../../in-use';
 import { leadsNow, packsNamed } from '../../packs';
 import type { JobState } from '../../state';
 import { withTimer } from '../../timing';
@@ -44,6 +44,7 @@ export const itemReturned = kind({
       '/once',
     );
     if (i.kind !== 'fastener') {
+      if (i.joint === 'solder joint') mayUse(state, 'solder', i.name);
       if (state.map.hazards.some((h) => HAZARDS[h.kind].isPack && belongsTo(state.map, h, i.name)))
         demandDry(state, '/item');
       if (!i.cover) handsIn(state, { thing: i.name, plug: i.kind === 'plug', back: true });
@@ -82,15 +83,19 @@ export const itemReturned = kind({
       hazards,
       ledger,
       // The old part goes back after all.
+      // Its tape came off with that: off again, it is bare again.
+      taped: state.taped.filter((t) => t !== p.item),
       ...(state.out?.item === p.item ? { out: null } : {}),
       outBeside: state.outBeside.filter((o) => o.item !== p.item),
       stop: state.fix ? 'close up' : state.stop,
     };
+    // What is soldered on leaves the iron hot.
+    const used = i?.joint === 'solder joint' ? using(next, { verb: 'solder', text: '' }, { id, at }) : next;
     const home = ledger.items.find((x) => x.id === p.item);
     const cures = home && tally(home).off === 0 ? home.back?.cureMinutes : undefined;
     return home && cures
-      ? withTimer(next, { id, what: `${specOf(home)} cures`, startedAt: at, minutes: cures })
-      : next;
+      ? withTimer(used, { id, what: `${specOf(home)} cures`, startedAt: at, minutes: cures })
+      : used;
   },
   says: (p, state) => `${p.count} × ${itemSpec(state, p.item)} ${p.state}`,
   reports: 'nothing',

@@ -1,4 +1,4 @@
-import { coverOf, holds, noteBack, placeWords, sideUpWords, specOf, take } from '../../../ledger';
+import { backWords, coverOf, holds, noteBack, placeWords, sideUpWords, specOf, take } from '../../../ledger';
 import { demand } from '../../../refusal';
 import { Line, Name, Type } from '../../../schema/words';
 import type { UnitMap } from '../../../unit';
@@ -100,9 +100,10 @@ export const moveRecorded = kind({
       },
       { id, at },
     );
-    const noted = note && move.item && taken.items.some((i) => i.id === id) ? { note } : undefined;
-    const back = move.item && taken.items.some((i) => i.id === id) ? (known?.back ?? noted) : undefined;
-    const ledger = back ? noteBack(taken, id, back) : taken;
+    const words = [known?.back?.note, note].filter(Boolean).join('; ');
+    const back = { ...known?.back, ...(words ? { note: words } : {}) };
+    const ledger =
+      backWords(back) && taken.items.some((i) => i.id === id) ? noteBack(taken, id, back) : taken;
     const early = state.stop === 'take in' || state.stop === 'trace';
     const isOld = out === true && isPlannedPart(state, move.item);
     const element = isOld ? (planNamed(state, move.item?.name ?? '')?.element ?? '') : '';

@@ -1,0 +1,48 @@
+import { knownIn } from './doubt';
+import type { LineEntry } from './entry';
+import type { Piece, Word } from './piece';
+import type { LineVerb } from './verbs';
+
+const SIDES = /^(?:top|bottom|front|back|rear|left|right|over|round|around|up|down|end|face|on its .*)$/;
+
+/** A move that takes nothing off: what it is done to, and to which position. */
+export function standing(
+  piece: Piece,
+  verb: LineVerb,
+  rest: Partial<LineEntry>,
+  near: (said: string, words: Word[]) => void,
+): LineEntry {
+  const to = piece.rest.findLastIndex((w) => !w.found && /^(?:to|at)$/.test(w.text));
+  const moves = verb.does === 'turn' || verb.does === 'set';
+  if (moves && to > 0 && to < piece.rest.length - 1) {
+    const position = piece.take(to, piece.rest.length - to, 'position').slice(1);
+    const { said: name, words } = piece.words('what');
+    near(name, words);
+    const known = knownIn(words);
+    return {
+      does: verb.does,
+      takesOff: false,
+      ...(name ? { kind: 'change' as const, name } : {}),
+      ...(known ? { known: known.id } : {}),
+      to: piece.original({ from: position[0]?.from ?? 0, to: position.at(-1)?.to ?? 0 }),
+      ...rest,
+    };
+  }
+  const flips = verb.does === 'flip' || verb.does === 'turn';
+  const { said, words } = piece.words(flips ? 'side' : 'what');
+  const side = said.replace(/\s+up$/i, '');
+  if (
+    verb.does === 'flip' ||
+    (verb.does === 'turn' && (!side || SIDES.test(side.toLowerCase()) || side !== said))
+  )
+    return { does: 'flip', takesOff: false, to: side || 'over', ...rest };
+  near(said, words);
+  const known = knownIn(words);
+  return {
+    does: verb.does,
+    takesOff: false,
+    ...(known ? { known: known.id } : {}),
+    ...(said ? { name: said } : {}),
+    ...rest,
+  };
+}

@@ -1,0 +1,120 @@
+import { type Doubt, knownIn, unreadable } from './doubt';
+import type { LineEntry } from './entry';
+import { readCount } from './fastener';
+import type { Named } from './names';
+import type { Piece, Word } from './piece';
+import type { LineVerb, ThingKind } from './verbs';
+
+const TIES = /\b(?:ties?|straps?|zip|strings?|wires?|leads?|cables?|loom|lacing|cord|rivets?|seals?)\b/;
+const TAPES = /\b(?:tape|foil|film|label|sticker|kapton|gasket|pad|mylar)s?\b/;
+const LEADS = /\b(?:lead|cable|flex|ribbon|wire|harness)s?\b/;
+const MARKED = /^[a-z]{1,3}\d{1,4}[a-z]?$/;
+
+/** Contacts, wires, a latch that is spelled out, and whether it only lies aside. */
+function readPlugWords(piece: Piece): Pick<LineEntry, 'contacts' | 'wires' | 'latch' | 'aside'> {
+  const out: Pick<LineEntry, 'contacts' | 'wires' | 'latch' | 'aside'> = {};
+  for (const as of ['contacts', 'wires'] as const) {
+    const at = piece.at((w, i) => w.type === as && i > 0);
+    if (at >= 0) out[as] = Number.parseInt(piece.take(at, 1, as)[0]?.text ?? '', 10);
+  }
+  const latch = piece.at(
+    (w, i, all) =>
+      /^(?:latch|latched|lever)$/.test(w.text) &&
+      i > 0 &&
+      (out.contacts !== undefined || (MARKED.test(all[i - 1]?.text ?? '') && i === all.length - 1)),
+  );
+  if (latch >= 0) {
+    piece.take(latch, 1, 'latch');
+    out.latch = true;
+  }
+  return out;
+}
+
+function readAside(piece: Piece): boolean {
+  const at = piece.rest.length - 1;
+  if (at < 1 || piece.rest[at]?.found || piece.rest[at]?.text !== 'aside') return false;
+  piece.take(at, 1, 'state');
+  return true;
+}
+
+/** What kind of thing comes off: by what is known of it, by its verb, by its words. */
+function kindOf(verb: LineVerb | undefined, plain: string, known: Named | undefined): ThingKind {
+  const takes = verb?.takes ?? undefined;
+  if (takes === 'plug' || takes === 'media') return takes;
+  if (takes === 'tie') return 'tie';
+  if (known?.kind === 'plug' || (known?.kind === 'header' && takes === undefined)) return 'plug';
+  if (takes === 'tape') return LEADS.test(plain) && !TAPES.test(plain) ? 'part' : 'tape';
+  if (takes) return 'part';
+  if (known) return 'part';
+  if (/^tape\b|\btape$/.test(plain)) return 'tape';
+  return /\bties?\b/.test(plain) ? 'tie' : 'part';
+}
+
+/**
+ * Reads a piece that takes off a thing that is no fastener: a plug, a part, a tie, tape; or cuts into
+ * something.
+ *
+ * @param piece as far as it is read
+ * @param verb of the piece
+ * @param rest what was read beside it
+ * @param near told of names that are nobody's
+ * @param doubt told of what is not understood
+ * @returns the entry, or null where nothing is said
+ * @example thing(piece, verb, {}, near, doubt)?.kind // 'plug'
+ */
+export function thing(
+  piece: Piece,
+  verb: LineVerb | undefined,
+  rest: Partial<LineEntry>,
+  near: (said: string, words: readonly Word[]) => void,
+  doubt: Doubt,
+): LineEntry | null {
+  const takes = verb?.takes;
+  const aside = readAside(piece);
+  const count = readCount(piece);
+  const plugWords =
+    takes === 'plug' || (takes === undefined && knownIn(piece.rest, ['plug'])) ? readPlugWords(piece) : {};
+  unreadable(piece, doubt);
+
+  const measure = verb?.does === 'cut' ? piece.at((w) => w.type === 'millimetres') : -1;
+  const lengthMm =
+    measure < 0 ? undefined : Number.parseFloat(piece.take(measure, 1, 'how long')[0]?.text ?? '');
+  // "unplug plug J7" names J7; "unplug main plug" names the main plug.
+  if (verb && piece.rest.length > 1 && !piece.rest[0]?.found && /^plug$/.test(piece.rest[0]?.text ?? ''))
+    piece.take(0, 1, 'what');
+  const { said: name, words } = piece.words('what');
+  if (!name) return verb ? { does: verb.does, takesOff: Boolean(verb.takes), ...rest } : null;
+  const plain = name.toLowerCase();
+  if (
+    verb?.does === 'cut' &&
+    (lengthMm !== undefined || !(TIES.test(plain) || MARKED.test(plain) || knownIn(words)))
+  ) {
+    near(name, words);
+    return {
+      does: 'cut',
+      takesOff: false,
+      name,
+      ...(lengthMm === undefined ? {} : { lengthMm }),
+      ...(knownIn(words) ? { known: knownIn(words)?.id ?? '' } : {}),
+      ...rest,
+    };
+  }
+  near(name, words);
+  const known = words.length === 1 ? words[0]?.found?.named : undefined;
+  const part = knownIn(words);
+  const kind = kindOf(verb, plain, known);
+  return {
+    does:
+      verb?.does ??
+      ({ plug: 'unplug', tape: 'peel', tie: 'cut' } as Partial<Record<ThingKind, string>>)[kind] ??
+      'lift',
+    takesOff: true,
+    kind,
+    ...(part ? { known: part.id } : {}),
+    name,
+    count: count === undefined ? 1 : count,
+    ...plugWords,
+    ...(aside ? { aside } : {}),
+    ...rest,
+  };
+}
