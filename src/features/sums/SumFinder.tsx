@@ -1,7 +1,7 @@
 import { Command } from 'cmdk';
+import { useEffect } from 'react';
 import { SUM_DRAWERS, sumsOver } from '../../core/sums';
 import { Second } from '../../ui/Action';
-import { Dialog } from '../../ui/Dialog';
 import { useChemistry } from '../batteries/use-chemistry';
 import type { SumAsked } from './open-sum';
 import { SumCard } from './SumCard';
@@ -18,21 +18,36 @@ function rank(value: string, search: string, keywords: string[] = []): number {
 /** The cabinet of sums over any view: found by typing, opened from where it is needed. */
 export function SumFinder({
   asked,
+  typed,
+  onTyped,
   onAsk,
+  onTitle,
   onKeep,
 }: {
   asked: SumAsked;
-  /** another sum, the finder again, or null to put it away */
-  onAsk(asked: SumAsked | null): void;
+  typed: string;
+  onTyped(text: string): void;
+  /** another sum, or the finder again */
+  onAsk(asked: SumAsked): void;
+  /** what the sheet is called now */
+  onTitle(title: string): void;
   onKeep?: ((text: string) => string | null) | undefined;
 }) {
   const [{ rows }] = useChemistry();
   const sum = sumsOver(rows).find((s) => s.name === asked.name);
+  const title = sum?.title ?? 'Bench sums';
+  useEffect(() => onTitle(title), [title, onTitle]);
   return (
-    <Dialog open onClose={() => onAsk(null)} title={sum?.title ?? 'Bench sums'}>
+    <>
       {!sum && (
         <Command label="Find a sum" className="finder" filter={rank}>
-          <Command.Input placeholder="current, awg, ferrule, rs-232" className="input" autoFocus />
+          <Command.Input
+            placeholder="current, awg, ferrule, rs-232"
+            className="input"
+            value={typed}
+            onValueChange={onTyped}
+            autoFocus
+          />
           <Command.List>
             <Command.Empty className="note py-3">
               No sum answers to that. Try the thing it is about.
@@ -62,6 +77,6 @@ export function SumFinder({
           </Second>
         </div>
       )}
-    </Dialog>
+    </>
   );
 }

@@ -1,5 +1,8 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { Dialog } from '../../ui/Dialog';
 import { onSumAsked, type SumAsked } from './open-sum';
+
+const TITLE = 'Bench sums';
 
 /** The cabinet is fetched when somebody first asks for it. */
 const SumFinder = lazy(() => import('./SumFinder').then((m) => ({ default: m.SumFinder })));
@@ -7,6 +10,8 @@ const SumFinder = lazy(() => import('./SumFinder').then((m) => ({ default: m.Sum
 /** Waits in every view until a sum is asked for, by key or by a button beside a figure. */
 export function SumHost({ onKeep }: { onKeep?: ((text: string) => string | null) | undefined }) {
   const [asked, setAsked] = useState<SumAsked | null>(null);
+  const [title, setTitle] = useState(TITLE);
+  const [typed, setTyped] = useState('');
   useEffect(() => onSumAsked(setAsked), []);
   useEffect(() => {
     const key = (e: KeyboardEvent) => {
@@ -19,9 +24,39 @@ export function SumHost({ onKeep }: { onKeep?: ((text: string) => string | null)
     return () => window.removeEventListener('keydown', key);
   }, []);
   if (!asked) return null;
+  const away = () => {
+    setAsked(null);
+    setTyped('');
+    setTitle(TITLE);
+  };
   return (
-    <Suspense fallback={null}>
-      <SumFinder asked={asked} onAsk={setAsked} onKeep={onKeep} />
-    </Suspense>
+    <Dialog open onClose={away} title={title}>
+      <Suspense fallback={<TypedMeanwhile typed={typed} onTyped={setTyped} />}>
+        <SumFinder
+          asked={asked}
+          typed={typed}
+          onTyped={setTyped}
+          onAsk={setAsked}
+          onTitle={setTitle}
+          onKeep={onKeep}
+        />
+      </Suspense>
+    </Dialog>
+  );
+}
+
+/** What is typed while the cabinet is being fetched is for the finder, not for the keys of the page. */
+function TypedMeanwhile({ typed, onTyped }: { typed: string; onTyped(t: string): void }) {
+  const field = useRef<HTMLInputElement>(null);
+  useEffect(() => field.current?.focus(), []);
+  return (
+    <input
+      ref={field}
+      className="input"
+      aria-label="Find a sum"
+      placeholder="current, awg, ferrule, rs-232"
+      value={typed}
+      onChange={(e) => onTyped(e.target.value)}
+    />
   );
 }
