@@ -97,3 +97,6 @@ export async function cameOff(page: Page, ...lines: string[]): Promise<void> {
 
 /** Goes to a stop of the run. */
 export const toStop = (page: Page, name: RegExp) => page.getByRole('link', { name }).first().click();
+
+/** The floor of the view, where the one action stands. */
+export const foot = (page: Page) => page.getByRole('region', { name: 'Foot', exact: true });

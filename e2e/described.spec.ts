@@ -1,4 +1,4 @@
-import { alive, allSent, expect, test } from './bench-test';
+import { alive, allSent, expect, foot, test } from './bench-test';
 
 test('a unit just described, carried from Take in to Hand over with what it said itself', async ({
   page,
@@ -181,7 +181,7 @@ test('a unit that comes to be put together: nothing came off, everything is fitt
   await expect(back.getByRole('heading', { name: 'Fit lamp board' })).toBeVisible();
   const done = page.getByRole('heading', { name: 'Everything is back and closed' });
   for (let i = 0; i < 20 && !(await done.isVisible()); i++) {
-    await back
+    await foot(page)
       .getByRole('button', {
         name: /^(It is (plugged|on)|All \d+ are tight|The .* is closed|held a tug|sits home)/,
       })

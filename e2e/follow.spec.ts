@@ -1,4 +1,4 @@
-import { alive, allSent, expect, freshJob, test } from './bench-test';
+import { alive, allSent, expect, foot, freshJob, test } from './bench-test';
 
 test('a known way in is followed move by move, left where the unit is otherwise, and kept for the next', async ({
   page,
@@ -18,21 +18,25 @@ test('a known way in is followed move by move, left where the unit is otherwise,
   await expect(next.getByText('No order of these moves is quicker.')).toBeVisible();
   await expect(next.getByText('Lay out:')).toBeVisible();
   const first = (await next.getByRole('heading').first().textContent()) ?? '';
-  await next.getByRole('button', { name: /^It is off|^Done/ }).click();
+  await foot(page)
+    .getByRole('button', { name: /^It is off|^Done/ })
+    .click();
   await expect(next.getByRole('heading').first()).not.toHaveText(first);
   await expect(page.getByText('1 place in use')).toBeVisible();
 
   // Undo brings the move back; a reload stays at the same move.
   await page.keyboard.press('u');
   await expect(next.getByRole('heading').first()).toHaveText(first);
-  await next.getByRole('button', { name: /^It is off|^Done/ }).click();
+  await foot(page)
+    .getByRole('button', { name: /^It is off|^Done/ })
+    .click();
   await allSent(page);
   await page.reload();
   await alive(page);
   await expect(next.getByRole('heading').first()).not.toHaveText(first);
 
   // It is otherwise here: the line is there to be put right.
-  await next.getByRole('button', { name: 'It is otherwise here' }).click();
+  await foot(page).getByRole('button', { name: 'It is otherwise here' }).click();
   await expect(page.getByLabel('Came off:')).not.toHaveValue('');
   await page.getByLabel('Came off:').fill('3 x M4x6 PH2 door hinge > cup 5');
   await page.keyboard.press('Enter');

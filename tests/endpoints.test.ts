@@ -117,7 +117,6 @@ describe('asked wrongly', () => {
     ['no meter', () => post('/api/meter/read', { unit: 'V' }), 404, /no bench meter is set/],
     ['no console', () => post('/api/console/read', {}), 404, /no console is set/],
     ['an address that is none', () => post('/api/meter', { address: 'over there' }), 422, /is no address/],
-    ['no catalogue', () => get('/api/catalogue?q=belt'), 404, /MULCH_CATALOGUE/],
     [
       'chemistry from an older version',
       () => send('PUT', '/api/chemistry', { version: 7, rows: [] }),

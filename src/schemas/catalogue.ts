@@ -3,6 +3,8 @@ import { Line, Name, type Static, Type } from '../core/schema/words';
 /** A catalogue may say more than is read here. */
 export const CatalogueAnswerSchema = Type.Object(
   {
+    /** why there is nothing to ask, where no catalogue is set */
+    none: Type.Optional(Line),
     parts: Type.Array(
       Type.Object({
         number: Name,

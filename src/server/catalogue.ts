@@ -9,17 +9,16 @@ const MOST_BYTES = 1_000_000;
 export const catalogueAddress = (): string | null => process.env.MULCH_CATALOGUE || null;
 
 /**
- * Parts that the catalogue offers for a few words.
+ * Parts that the catalogue offers for a few words; where no catalogue is set, none, and that it is so.
  *
- * @throws Problem 404 without a catalogue, 502 or 504 when it does not answer as it should
+ * @throws Problem 502 or 504 when it does not answer as it should
  */
 export async function searchCatalogue(
   q: string,
   address = catalogueAddress(),
   timeoutMs = TIMEOUT_MS,
 ): Promise<CatalogueAnswer> {
-  if (!address)
-    throw new Problem(404, 'No catalogue', 'no parts catalogue is set: MULCH_CATALOGUE says where it is');
+  if (!address) return { none: 'no parts catalogue is set: MULCH_CATALOGUE says where it is', parts: [] };
   const url = new URL('/parts', address);
   url.searchParams.set('q', q.slice(0, 200));
   let text: string;

@@ -31,7 +31,9 @@ export function useKeys(bindings: Record<string, (e: KeyboardEvent) => void>): v
           const pressing =
             /Space|^ |Enter/.test(k) &&
             e.target instanceof HTMLElement &&
-            e.target.closest(`button, a, [role=button]${k === 'Enter' ? ', form, summary, [role=tab]' : ''}`);
+            e.target.closest(
+              `button, a, input, summary, [role=button], [role=tab]${k === 'Enter' ? ', form' : ''}`,
+            );
           if (pressing || typing(e.target) || document.querySelector('[role=dialog]') || kept.read(OFF))
             return;
           e.preventDefault();
@@ -41,6 +43,19 @@ export function useKeys(bindings: Record<string, (e: KeyboardEvent) => void>): v
     );
     return tinykeys(window, guarded);
   }, [bindings]);
+}
+
+/** Escape, out of a field too; in a dialog it belongs to the dialog. */
+export function useEscape(to: () => void): void {
+  useEffect(
+    () =>
+      tinykeys(window, {
+        Escape: () => {
+          if (!document.querySelector('[role=dialog], [role=menu], [role=listbox]')) to();
+        },
+      }),
+    [to],
+  );
 }
 
 /** The sheet of keys, with the switch for them. */

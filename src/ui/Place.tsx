@@ -110,7 +110,7 @@ export function Place({
       </span>
       <span className="pic">{picture}</span>
       <span className="spec">{spec}</span>
-      {from && !twin && <span className="from">{from}</span>}
+      {from && <span className="from">{from}</span>}
       {twin && <span className="twin">{twin}</span>}
     </>
   );
@@ -120,6 +120,7 @@ export function Place({
       className="place"
       data-kind={kind}
       data-look={look}
+      data-twin={twin ? true : undefined}
       onClick={onOpen}
       aria-label={spoken}
     >

@@ -1,8 +1,8 @@
 import { isDone } from './opening';
-import { currentProofs, symptomId } from './proofs';
 import { partiesLeft, provingLines } from './proving';
-import { repeatsWanted, soakNow } from './soak';
+import { goodInARow, repeatsWanted, soakNow } from './soak';
 import type { JobState } from './state';
+import { ticksLeft } from './ticks';
 
 /** Something that is open when a unit that works is handed over. */
 export interface OpenPoint {
@@ -14,9 +14,7 @@ export interface OpenPoint {
 const POINTS: ((state: JobState) => OpenPoint[])[] = [
   (state) => {
     const wanted = repeatsWanted(state);
-    const all = currentProofs(state).filter((p) => p.check === symptomId(state));
-    const bad = all.findLastIndex((p) => p.outcome === 'bad');
-    const good = all.length - 1 - bad;
+    const good = goodInARow(state);
     return good < wanted
       ? [
           {
@@ -35,6 +33,7 @@ const POINTS: ((state: JobState) => OpenPoint[])[] = [
     provingLines(state)
       .filter((l) => state.proving.findLast((p) => p.line === l.id)?.outcome !== 'ok')
       .map((l) => ({ id: `shown: ${l.id}`.slice(0, 120), what: l.ask })),
+  (state) => ticksLeft(state).map((t) => ({ id: `tick: ${t.id}`, what: `not ticked: ${t.text}` })),
   (state) => {
     const { soak } = state;
     if (!soak) return [];

@@ -1,5 +1,6 @@
 import { folded } from '../hazard';
 import { coversOver } from '../unit';
+import { openAccess } from './open';
 import type { Fix, JobState, Out, Plan } from './state';
 
 /**
@@ -107,6 +108,18 @@ export function coversNeeded(state: JobState): string[] {
     (p) => state.map.elements.find((x) => x.id === p.element)?.needs ?? [],
   );
   return coversOver(state.map.access, needs);
+}
+
+/**
+ * Whether the element that is mended next can be got at: a plan, every cover over it off.
+ *
+ * @param state a job
+ * @returns true from when hands reach it
+ * @example isReached(state) // false while the lid is on
+ */
+export function isReached(state: JobState): boolean {
+  const open = openAccess(state);
+  return Boolean(state.plan?.element) && coversNeeded(state).every((c) => open.includes(c));
 }
 
 /**

@@ -1,5 +1,5 @@
 import { demand } from '../refusal';
-import { symptomId } from './proofs';
+import { currentProofs, symptomId } from './proofs';
 import { type JobState, PATTERN_Q, type ProofRecord } from './state';
 
 /** Share of faults that a check shows when they are there: the default of trace. */
@@ -86,3 +86,15 @@ export function soakNow(state: JobState, now: string): SoakNow | null {
  */
 export const repeatsWanted = (state: JobState): number =>
   repeatsFor(PATTERN_Q[state.intake?.pattern ?? 'always']);
+
+/**
+ * How many tries of the failing check were good since it was last bad.
+ *
+ * @param state a job
+ * @returns tries in a row, of the remedy that is in now
+ * @example goodInARow(state) // 2
+ */
+export function goodInARow(state: JobState): number {
+  const tries = currentProofs(state).filter((p) => p.check === symptomId(state));
+  return tries.length - 1 - tries.findLastIndex((p) => p.outcome === 'bad');
+}

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import loadHighs from 'highs';
 import { describe, expect, it } from 'vitest';
-import { type Header, type HeaderLine, leastCover, mixups, type Plug } from '.';
+import { type Header, type HeaderLine, leastCover, mixupGroups, mixups, type Plug } from '.';
 
 const sig = (name: string, maxVolts = 3.6): HeaderLine => ({ name, kind: 'signal', maxVolts });
 const gnd: HeaderLine = { name: 'GND', kind: 'ground' };
@@ -280,5 +280,46 @@ describe('data that does not hold together', () => {
       '/plugs/1/home',
     );
     expect(path(() => mixups({ plugs: [], headers: [fan, fan] }))).toBe('/headers/1/id');
+  });
+});
+
+describe('groups of plugs that can be taken for one another', () => {
+  it('are joined by harmful wrong headers alone, and a plug with one home stands in none', () => {
+    const plugs = [plug('P1', fan), plug('P2', camera), plug('P3', header('J9', [gnd], { family: 'pin' }))];
+    const headers = [fan, camera, header('J9', [gnd], { family: 'pin' })];
+    const groups = mixupGroups(plugs, headers, mixups({ plugs, headers }));
+    expect(groups).toEqual([{ shape: 'wafer, 2.5 mm, one row', plugs: ['P1', 'P2'], headers: ['J1', 'J2'] }]);
+  });
+  it('every harmful wrong header lies within one group, and no plug in two', () => {
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.record({
+            volts: fc.constantFrom(5, 12, 24),
+            far: fc.boolean(),
+            pitch: fc.constantFrom(1.5, 2.5),
+          }),
+          { minLength: 2, maxLength: 7 },
+        ),
+        (rows) => {
+          const headers = rows.map((r, i) =>
+            header(`J${i}`, [sup(r.volts), gnd], {
+              pitch: r.pitch,
+              at: { x: r.far ? 900 * i : 10 * i, y: 0, board: 'main' },
+            }),
+          );
+          const plugs = headers.map((h, i) => plug(`P${i}`, h, { exit: h.at }));
+          const answer = mixups({ plugs, headers });
+          const groups = mixupGroups(plugs, headers, answer);
+          const named = groups.flatMap((g) => g.plugs);
+          expect(new Set(named).size).toBe(named.length);
+          for (const r of answer.risks.filter((x) => x.how === 'wrong header' && x.severity > 0))
+            expect(
+              groups.filter((g) => g.plugs.includes(r.plug) && g.headers.includes(r.header)),
+            ).toHaveLength(1);
+        },
+      ),
+      { numRuns: 60 },
+    );
   });
 });

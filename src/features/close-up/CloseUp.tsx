@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { isDone, type JobState } from '../../core/job';
 import { holds, stepKey, type WayBackStep, withTurns } from '../../core/ledger';
 import { Action, Second } from '../../ui/Action';
+import { Foot } from '../../ui/Foot';
 import { TickBox } from '../../ui/Signs';
 import { useFocusKept } from '../../ui/use-focus-kept';
 import { useKept } from '../../ui/use-kept';
@@ -36,11 +37,11 @@ export function CloseUp() {
           The way back is written from the moves recorded in Open up. There are none, so there is nothing to
           put back.
         </p>
-        <div className="flex flex-wrap gap-3">
-          <Action onClick={() => go(isDone(job) ? 'prove' : 'open up')}>
+        <Foot>
+          <Action keyName="Enter" onClick={() => go(isDone(job) ? 'prove' : 'open up')}>
             {isDone(job) ? 'Prove' : 'Open up'}
           </Action>
-        </div>
+        </Foot>
         <ToFit open />
       </div>
     );
@@ -123,9 +124,11 @@ function AllBack() {
         <TickBox size={26} /> Everything is back and closed
       </h2>
       <p className="note">Every piece that came off is back, written off with its replacement, or proven.</p>
-      <Action keyName="8" onClick={() => go('prove')}>
-        Prove
-      </Action>
+      <Foot>
+        <Action keyName="8" onClick={() => go('prove')}>
+          Prove
+        </Action>
+      </Foot>
     </div>
   );
 }

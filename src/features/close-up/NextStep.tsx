@@ -1,10 +1,14 @@
 import { useCallback, useMemo, useState } from 'react';
+import { picturesOf, ticksOfItem } from '../../core/job';
 import { tally, type WayBackStep } from '../../core/ledger';
 import { Wrong } from '../../ui/Field';
 import { useKeys } from '../../ui/Keys';
+import { PlugFacts } from '../job/PlugFacts';
 import type { Refused } from '../job/store';
+import { TickList } from '../job/Ticks';
 import { useJob } from '../job/use-job';
 import { usePlug } from '../job/use-plug';
+import { Thumbs } from '../photos/Thumbs';
 import { StepAct } from './acts';
 import { LengthCheck } from './LengthCheck';
 import { Lid } from './Lid';
@@ -14,7 +18,7 @@ const FEW = 3;
 
 /** The step in hand: what to do, what to mind, and the acts that do it. */
 export function NextStep({ step }: { step: WayBackStep }) {
-  const { record } = useJob();
+  const { job, record } = useJob();
   const [wrong, setWrong] = useState<Refused | null>(null);
   const { item } = step;
   const t = item ? tally(item) : null;
@@ -31,10 +35,8 @@ export function NextStep({ step }: { step: WayBackStep }) {
   );
   const keys = useMemo(() => {
     const none: Record<string, () => void> = {};
-    return step.kind === 'return' && step.left > 0
-      ? { Space: () => void back(1), 'Shift+Space': () => void fewer() }
-      : none;
-  }, [step.kind, step.left, back, fewer]);
+    return step.kind === 'return' && step.left > 0 ? { 'Shift+Space': () => void fewer() } : none;
+  }, [step.kind, step.left, fewer]);
   useKeys(keys);
   const home = item ? (item.by.tight ?? 0) : 0;
 
@@ -60,24 +62,17 @@ export function NextStep({ step }: { step: WayBackStep }) {
         </div>
       </div>
       {plug && (
-        <p className="border-l-4 border-slate-fill bg-slate-wash px-3 py-2">
-          It goes to <b>{plug.home}</b>
-          {plug.landmark && `, ${plug.landmark}`}. {plug.mark && 'Contact 1 to the dot, '}
-          {plug.contacts} of {plug.contacts} seated, latch down, a tug.
-          {plug.bare && <span className="block">Bare end: {plug.bare}.</span>}
-          {plug.route && (
-            <span className="block">
-              Lay its lead first: {plug.route.map((r, i) => `${i + 1} ${r}`).join(', ')}; slack, nothing
-              pinched.
-            </span>
-          )}
-          {plug.leave && <span className="block">Leave alone: {plug.leave}.</span>}
-          {plug.worn && (
-            <span className="block text-ochre font-[600]">It was {plug.worn}: once, straight.</span>
-          )}
-          {plug.worst && <span className="block text-[14px] text-brick font-[600]">{plug.worst}.</span>}
-        </p>
+        <div className="border-l-4 border-slate-fill bg-slate-wash px-3 py-2">
+          <PlugFacts known={plug} going="home" />
+          <p>
+            {plug.mark && 'Contact 1 to the dot, '}
+            {plug.contacts} of {plug.contacts} seated, latch down, a tug.
+          </p>
+          {plug.worst && <p className="text-[14px] text-brick font-[600]">{plug.worst}.</p>}
+        </div>
       )}
+      {item && <Thumbs photos={picturesOf(job, item)} label="Pictures of it" />}
+      {item && <TickList ticks={ticksOfItem(job, item.id)} />}
       {item && step.kind === 'return' && <LengthCheck key={`length ${item.id}`} item={item} />}
       {step.kind === 'return' && item?.kind === 'tape' && (
         <p className="note">Old tape rarely sticks again: write it off from the tray and name the new one.</p>

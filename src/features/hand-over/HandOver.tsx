@@ -1,9 +1,10 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { type HandOver as Given, handOverHeldBy, openPoints } from '../../core/job';
 import { reportOf } from '../../core/report';
 import { Action, Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { AreaField, Choices, TextField, Wrong } from '../../ui/Field';
+import { Foot } from '../../ui/Foot';
 import { GateSign } from '../../ui/GateSign';
 import { TickBox } from '../../ui/Signs';
 import type { Refused } from '../job/store';
@@ -48,12 +49,17 @@ function Report() {
           <table className="plain table-fixed">
             <tbody>
               {s.lines.map((l) => (
-                <tr key={`${l.at ?? ''} ${l.text} ${l.result ?? ''}`}>
+                <tr
+                  key={`${l.at ?? ''} ${l.text} ${l.result ?? ''}`}
+                  className="max-[760px]:grid max-[760px]:grid-cols-[104px_minmax(0,1fr)]"
+                >
                   <td className="w-[116px] text-bark-2 py-1! text-[14px]">
                     {l.at && <Clock at={l.at} day />}
                   </td>
-                  <td className="py-1! w-[50%]">{l.text}</td>
-                  <td className="py-1! font-[600]">{l.result}</td>
+                  <td className="py-1! w-[50%] max-[760px]:w-auto">{l.text}</td>
+                  <td className="py-1! font-[600] max-[760px]:col-start-2 max-[760px]:border-t-0! empty:hidden">
+                    {l.result}
+                  </td>
                 </tr>
               ))}
             </tbody>
@@ -79,11 +85,15 @@ function Giving() {
     ...(result === 'works' ? openPoints(job).map((p) => p.what) : []),
   ];
   const given = job.handedOver;
+  const whom = useRef<HTMLInputElement>(null);
   const give = (e: React.FormEvent) => {
     e.preventDefault();
     const more = { settings: settings.trim(), note: note.trim(), followUp: followUp.trim() };
     const filled = Object.fromEntries(Object.entries(more).filter(([, v]) => v));
-    setWrong(record('job.handed-over', { to, result, ...filled }));
+    const refused = record('job.handed-over', { to, result, ...filled });
+    setWrong(refused);
+    // The foot is far from the field on a narrow view.
+    if (refused?.path === '/to') whom.current?.focus();
   };
   return (
     <section className="no-print content-start">
@@ -95,6 +105,11 @@ function Giving() {
           <p className="note">
             <Clock at={given.at} day />, {given.result}. Undo takes it back.
           </p>
+          <Foot>
+            <a className="act" href="/">
+              Bench
+            </a>
+          </Foot>
         </div>
       ) : (
         <>
@@ -112,7 +127,12 @@ function Giving() {
             </div>
           </div>
           {result === 'works' && <OpenPoints />}
-          <form className="pad grid gap-3 border-t border-rule-strong" onSubmit={give} noValidate>
+          <form
+            id="hand-over"
+            className="pad grid gap-3 border-t border-rule-strong"
+            onSubmit={give}
+            noValidate
+          >
             <Choices
               label="It goes back"
               name="result"
@@ -121,8 +141,10 @@ function Giving() {
               options={RESULTS.map((r) => ({ value: r, words: r }))}
             />
             <TextField
+              ref={whom}
               label="To whom"
               value={to}
+              data-next={to.trim() ? undefined : 'ask'}
               onChange={(e) => setTo(e.target.value)}
               wrong={wrong?.path === '/to' ? wrong.reason : undefined}
             />
@@ -146,9 +168,11 @@ function Giving() {
               placeholder="after the spring tide"
             />
             {wrong && wrong.path !== '/to' && <Wrong>{wrong.reason}</Wrong>}
-            <Action type="submit" keyName="Enter" className="justify-self-start">
-              Hand over
-            </Action>
+            <Foot>
+              <Action type="submit" form="hand-over" keyName="Enter">
+                Hand over
+              </Action>
+            </Foot>
           </form>
         </>
       )}

@@ -1,9 +1,11 @@
 import { useState } from 'react';
-import type { PhotoPin } from '../../core/job';
+import { isPinOf, picturesOf } from '../../core/job';
 import { type Item, placeWords, specOf, tally } from '../../core/ledger';
 import { Second } from '../../ui/Action';
+import { AskLine } from '../../ui/AskLine';
 import { Dialog } from '../../ui/Dialog';
 import { TextField, Wrong } from '../../ui/Field';
+import { Thumbs } from '../photos/Thumbs';
 import { Altered, Different, Stash, WriteOff } from './ItemPanels';
 import type { Refused } from './store';
 import { useJob } from './use-job';
@@ -12,8 +14,7 @@ import { useJob } from './use-job';
 export function ItemDialog({ item, onClose }: { item: Item; onClose(): void }) {
   const { job, record } = useJob();
   const t = tally(item);
-  const shows = (pin: PhotoPin) => pin.item === item.id || pin.on.toLowerCase() === item.name.toLowerCase();
-  const seen = job.photos.filter((p) => p.pins?.some(shows));
+  const seen = picturesOf(job, item);
   const [count, setCount] = useState('1');
   const [wrong, setWrong] = useState<Refused | null>(null);
   const done = (refused: Refused | null) => {
@@ -37,21 +38,16 @@ export function ItemDialog({ item, onClose }: { item: Item; onClose(): void }) {
           <Wrong>{wrong.reason}</Wrong>
         </div>
       )}
-      {seen.length > 0 && (
-        <ul className="flex flex-wrap gap-3 mb-4" aria-label="Pictures of it">
-          {seen.map((p) => (
-            <li key={p.id} className="w-[120px] note leading-[1.2]">
-              <img
-                src={`/api/photos/${p.file}?size=small`}
-                alt={p.caption || `Picture taken in ${p.stop}`}
-                className="w-full h-[84px] object-cover border border-rule-strong"
-              />
-              {p.caption || p.stop}, pin{' '}
-              {(p.pins ?? []).flatMap((x, i) => (shows(x) ? [i + 1] : [])).join(', ')}
-            </li>
-          ))}
-        </ul>
-      )}
+      <div className="mb-4 empty:hidden">
+        <Thumbs
+          photos={seen}
+          label="Pictures of it"
+          says={(p) => {
+            const on = (p.pins ?? []).flatMap((x, i) => (isPinOf(x, item) ? [i + 1] : []));
+            return on.length ? `, pin ${on.join(', ')}` : '';
+          }}
+        />
+      </div>
       <div className="grid gap-4">
         <div className="grid grid-cols-[110px_1fr] gap-3 items-end">
           <TextField
@@ -77,13 +73,28 @@ export function ItemDialog({ item, onClose }: { item: Item; onClose(): void }) {
                 Found again
               </Second>
             )}
-            {t.back > 0 && (
-              <Second small onClick={() => done(record('item.taken', { item: item.id, count: n }))}>
-                Off again
-              </Second>
-            )}
           </div>
         </div>
+        {t.back > 0 && (
+          <div className="border-t border-rule pt-3">
+            <AskLine
+              small
+              label="Off again, because"
+              placeholder="a lead was pinched under it"
+              hint="It stands in the report; may be left empty."
+              button="Off again"
+              onSay={(why) => {
+                const refused = record('item.taken', {
+                  item: item.id,
+                  count: n,
+                  ...(why.trim() ? { why: why.trim() } : {}),
+                });
+                done(refused);
+                return refused?.reason ?? null;
+              }}
+            />
+          </div>
+        )}
         {t.off > 0 && <Stash {...panel} />}
         {t.off > 0 && <WriteOff {...panel} count={n} />}
         <Altered {...panel} />

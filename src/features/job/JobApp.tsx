@@ -1,9 +1,11 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { type JobEvent, STOPS, type Stop } from '../../core/job';
+import { FootHost, theNext, theOneAction, toFoot } from '../../ui/Foot';
 import { Frame } from '../../ui/Frame';
 import { Head } from '../../ui/Head';
-import { KeysDialog, useKeys } from '../../ui/Keys';
+import { KeysDialog, useEscape, useKeys } from '../../ui/Keys';
 import { toggleTheme } from '../../ui/ThemeButton';
+import { useFocusNeverLost } from '../../ui/use-focus-never-lost';
 import { CloseUp } from '../close-up/CloseUp';
 import { HandOver } from '../hand-over/HandOver';
 import { MakeSafe } from '../make-safe/MakeSafe';
@@ -25,6 +27,7 @@ import { ParkedSheet } from './ParkedSheet';
 import { Run } from './Run';
 import { SubUnitBar } from './SubUnitBar';
 import { jobPath, STOP_TITLE, stopOf } from './stop-path';
+import { Ticks } from './Ticks';
 import { RunningTimers, TimerDialog } from './Timers';
 import { Tray } from './Tray';
 import { JobDeskProvider, useJob } from './use-job';
@@ -44,8 +47,9 @@ const SHEETS: Record<Stop, () => React.ReactNode> = {
 const HELP = [
   { keys: '1 to 9', does: 'stop on the run' },
   { keys: 'Enter', does: 'the one action' },
-  { keys: 'Space', does: 'one more screw back' },
+  { keys: 'Space', does: 'the next one: a tick, a count, an answer' },
   { keys: 'G, X', does: 'the check came out good, or not' },
+  { keys: 'Escape', does: 'out of a field, to the foot' },
   { keys: 'E', does: 'entry line' },
   { keys: 'R', does: 'reading' },
   { keys: 'T', does: 'tray' },
@@ -60,10 +64,6 @@ const HELP = [
   { keys: '?', does: 'these keys' },
 ];
 
-/** A foot or a free hand on Enter: the one action of the stop, whatever it is now. */
-const theOneAction = () =>
-  document.querySelector<HTMLElement>('#main .act:not([aria-disabled=true]):not([disabled])')?.click();
-
 const focus = (selector: string) => document.querySelector<HTMLElement>(selector)?.focus();
 
 function View() {
@@ -75,12 +75,14 @@ function View() {
   const [noting, setNoting] = useState(false);
   const [refusal, setRefusal] = useState<string | null>(null);
   const Sheet = SHEETS[stop];
+  useFocusNeverLost(toFoot);
+  useEscape(toFoot);
   const bindings = useMemo(
     () => ({
       ...Object.fromEntries(STOPS.map((s, i) => [String(i + 1), () => go(s)])),
       e: () => focus('[data-key=entry]'),
       r: () => focus('[data-key=reading]'),
-      t: () => focus('.tray .place, .tray-row'),
+      t: () => focus('.tray .place, .tray-lip button'),
       u: () => setRefusal(undo()?.reason ?? null),
       'Shift+U': () => setRefusal(redo()?.reason ?? null),
       b: () => window.location.assign('/'),
@@ -89,6 +91,7 @@ function View() {
       w: () => setTiming(true),
       m: () => setNoting(true),
       Enter: theOneAction,
+      Space: theNext,
       '/': () => openSum(),
       n: () => void toggleTheme(),
       'Shift+?': () => setKeysOpen(true),
@@ -135,18 +138,24 @@ function View() {
         <a href="/">Bench</a>
       </Head>
       <Run />
-      <main className="main" id="main" aria-label={STOP_TITLE[stop]}>
-        <RunningTimers />
-        <ParkedSheet />
-        <SubUnitBar />
-        <NewMap />
-        <Notices refusal={refusal} onDismiss={() => setRefusal(null)} />
-        <Sheet key={stop} />
-      </main>
-      <div className="band">
-        <Live />
-        <Tray />
-      </div>
+      <FootHost
+        below={
+          <div className="band">
+            <Live />
+            <Tray />
+          </div>
+        }
+      >
+        <main className="main" id="main" aria-label={STOP_TITLE[stop]}>
+          <RunningTimers />
+          <ParkedSheet />
+          <SubUnitBar />
+          <NewMap />
+          <Ticks />
+          <Notices refusal={refusal} onDismiss={() => setRefusal(null)} />
+          <Sheet key={stop} />
+        </main>
+      </FootHost>
       <NoteDialog open={noting} onClose={() => setNoting(false)} />
       <TimerDialog open={timing} onClose={() => setTiming(false)} />
       <HistoryDialog open={telling} onClose={() => setTelling(false)} />
@@ -166,6 +175,8 @@ export function JobApp({ id, events, stop: first }: { id: string; events: JobEve
       window.history.pushState({}, '', jobPath(id, next));
       document.title = `${STOP_TITLE[next]} – Mulch`;
       document.getElementById('main')?.scrollTo(0, 0);
+      window.scrollTo(0, 0);
+      toFoot();
     },
     [id],
   );

@@ -1,4 +1,5 @@
-import { runOf } from '../../core/job';
+import { useEffect, useRef } from 'react';
+import { runOf, STOPS } from '../../core/job';
 import { StopShape } from '../../ui/StopShape';
 import { jobPath, STOP_TITLE } from './stop-path';
 import { useJob } from './use-job';
@@ -8,8 +9,15 @@ const plain = (e: React.MouseEvent) => !(e.metaKey || e.ctrlKey || e.shiftKey ||
 /** The nine stops on the left: where this job stands, and the way to any of them. */
 export function Run() {
   const { job, stop, go } = useJob();
+  const run = useRef<HTMLOListElement>(null);
+  // Where the run is wider than the view, the stop in hand is in sight.
+  useEffect(() => {
+    const here = run.current?.children[STOPS.indexOf(stop)];
+    if (here instanceof HTMLElement && run.current)
+      run.current.scrollLeft = here.offsetLeft + here.offsetWidth / 2 - run.current.clientWidth / 2;
+  }, [stop]);
   return (
-    <ol className="run weave" aria-label="The run">
+    <ol ref={run} className="run weave" aria-label="The run">
       {runOf(job, stop).map((r, i) => (
         <li key={r.stop} data-status={r.status} aria-current={r.stop === stop ? 'step' : undefined}>
           <a

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { type Item, lookAlike, specOf, tally, threadMm, twins } from '../../core/ledger';
 import { PartPicture } from '../../ui/PartPicture';
 import { FreePlace, Place, type PlaceLook } from '../../ui/Place';
@@ -58,63 +58,95 @@ export function ItemPicture({
   );
 }
 
-/** Everything that is off the unit, where it lies, first off at the left. It is in every view of a job. */
+const lying = (items: Item[]): string => {
+  const off = items.filter((i) => tally(i).off > 0);
+  const last = off.at(-1);
+  if (!last) return items.length ? 'all back' : 'nothing is off';
+  return `${off.length} ${off.length === 1 ? 'place' : 'places'} in use, last ${placeName(last)}`;
+};
+
+/**
+ * Everything that is off the unit, where it lies, first off at the left. It is in every view of a job;
+ * with nothing in it, and where the view is narrow, it folds to its strip.
+ */
 export function Tray() {
   const { job, stop } = useJob();
+  const [unfolded, setUnfolded] = useState<boolean | null>(null);
+  useEffect(() => {
+    if (window.matchMedia('(max-width: 760px)').matches) setUnfolded(false);
+  }, []);
   const [open, setOpen] = useState<string | null>(null);
   // The code on a label opens its thing.
   useEffect(() => setOpen(new URLSearchParams(window.location.search).get('item')), []);
   const items = job.ledger.items.filter((i) => !i.fresh);
   const homeward = stop === 'close up';
-  const off = items.filter((i) => tally(i).off > 0).length;
+  const folded = items.length === 0 || !(unfolded ?? items.some((i) => tally(i).off > 0));
   const item = items.find((i) => i.id === open);
+  // The place that was filled last, or that is emptied next, is in sight.
+  const inHand = items.findLastIndex((i) => tally(i).off > 0);
+  const row = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const place = row.current?.children[inHand];
+    if (!folded && place instanceof HTMLElement && row.current)
+      row.current.scrollLeft = place.offsetLeft + 2 * place.offsetWidth - row.current.clientWidth;
+  }, [inHand, folded]);
   return (
-    <section className="tray" aria-labelledby="tray-title">
+    <section className="tray" aria-labelledby="tray-title" data-folded={folded || undefined}>
       <div className="tray-lip">
         <span>
           <h2 id="tray-title">The Tray</h2>
-          {homeward ? 'Last off, first on' : 'First off at the left'}
+          {items.length > 0 && (homeward ? 'Last off, first on' : 'First off at the left')}
         </span>
-        <span>
-          {off === 0
-            ? items.length
-              ? 'all back'
-              : 'nothing is off'
-            : `${off} ${off === 1 ? 'place' : 'places'} in use`}
-        </span>
+        {items.length === 0 ? (
+          <span>{lying(items)}</span>
+        ) : (
+          <button type="button" aria-expanded={!folded} onClick={() => setUnfolded(folded)}>
+            {lying(items)}
+            <svg width="12" height="8" viewBox="0 0 12 8" aria-hidden="true">
+              <path
+                d={folded ? 'M1 7 6 2 11 7' : 'M1 1 6 6 11 1'}
+                fill="none"
+                stroke="currentColor"
+                strokeWidth="2"
+              />
+            </svg>
+          </button>
+        )}
       </div>
-      <ScrollRow className="tray-row" label="Places of the tray">
-        {items.map((i) => {
-          const { figure, word } = figures(i);
-          return (
-            <Place
-              key={i.id}
-              kind={i.place.kind}
-              label={i.place.label}
-              look={lookOf(i)}
-              figure={figure}
-              word={i.missing ? <span className="text-brick">{word}</span> : word}
-              picture={<ItemPicture item={i} />}
-              spec={specOf(i)}
-              from={
-                i.missing
-                  ? `${i.missing} missing`
-                  : (i.from ?? (i.contacts ? `${i.contacts} contacts` : undefined))
-              }
-              twin={twinOf(i, items)}
-              onOpen={() => setOpen(i.id)}
-              spoken={`${placeName(i)}: ${figure} ${word}, ${specOf(i)}${i.from ? `, ${i.from}` : ''}${i.missing ? `, ${i.missing} missing` : ''}`}
-            />
-          );
-        })}
-        <FreePlace>
-          next off
-          <br />
-          goes here
-        </FreePlace>
-        {items.length < 6 &&
-          Array.from({ length: 6 - items.length }, (_, i) => i).map((i) => <FreePlace key={i} />)}
-      </ScrollRow>
+      {!folded && (
+        <ScrollRow className="tray-row" label="Places of the tray" at={row}>
+          {items.map((i) => {
+            const { figure, word } = figures(i);
+            return (
+              <Place
+                key={i.id}
+                kind={i.place.kind}
+                label={i.place.label}
+                look={lookOf(i)}
+                figure={figure}
+                word={i.missing ? <span className="text-brick">{word}</span> : word}
+                picture={<ItemPicture item={i} />}
+                spec={specOf(i)}
+                from={
+                  i.missing
+                    ? `${i.missing} missing`
+                    : (i.from ?? (i.contacts ? `${i.contacts} contacts` : undefined))
+                }
+                twin={twinOf(i, items)}
+                onOpen={() => setOpen(i.id)}
+                spoken={`${placeName(i)}: ${figure} ${word}, ${specOf(i)}${i.from ? `, ${i.from}` : ''}${i.missing ? `, ${i.missing} missing` : ''}`}
+              />
+            );
+          })}
+          <FreePlace>
+            next off
+            <br />
+            goes here
+          </FreePlace>
+          {items.length < 6 &&
+            Array.from({ length: 6 - items.length }, (_, i) => i).map((i) => <FreePlace key={i} />)}
+        </ScrollRow>
+      )}
       {item && <ItemDialog item={item} onClose={() => setOpen(null)} />}
     </section>
   );

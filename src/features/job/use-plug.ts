@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import type { Plug } from '../../core/mixups';
 import { useMixups } from '../units/harness/use-mixups';
 import { useJob } from './use-job';
 
@@ -21,6 +22,11 @@ export interface PlugKnown {
   leave?: string;
   /** the worst wrong mating, in words */
   worst?: string;
+  /** what carries a key, and which contacts are for what */
+  key?: string;
+  bundle?: string;
+  /** as the map has it, for its drawing */
+  plug: Plug;
 }
 
 /** From this share of its rated matings on, a plug is said to be worn. Common practice, no source. */
@@ -43,6 +49,9 @@ export function usePlug(name: string | undefined): PlugKnown | null {
     home: plug.home,
     ...(landmark ? { landmark } : {}),
     contacts: plug.positions,
+    plug,
+    ...(plug.key ? { key: plug.key } : {}),
+    ...(plug.bundle ? { bundle: plug.bundle } : {}),
     label: answer.labels.includes(plug.id),
     mark: answer.orientationMarks.includes(plug.id),
     ...(plug.route?.length ? { route: plug.route } : {}),

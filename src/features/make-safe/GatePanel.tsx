@@ -28,7 +28,13 @@ function dischargeOf(h: Hazard): SumAsked {
 }
 
 /** One gate: its bar is down until the act is done and, where one can prove it, the reading is taken. */
-export function GatePanel({ line }: { line: LiveLine }) {
+export function GatePanel({
+  line,
+  holds,
+}: {
+  line: LiveLine /** the way in waits for it */;
+  holds: boolean;
+}) {
   const { job, record } = useJob();
   const { hazard: h, state } = line;
   const on = job.map.elements.find((e) => e.id === h.on);
@@ -44,6 +50,8 @@ export function GatePanel({ line }: { line: LiveLine }) {
   const [wrong, setWrong] = useState<Refused | null>(null);
   const up = state.status === 'made safe';
   const wanted = h.clear.reading;
+  const done = ordered ? ticked === leads.length : acted;
+  const toRead = Boolean(wanted) && !text.trim();
 
   const clear = (e: React.FormEvent) => {
     e.preventDefault();
@@ -58,7 +66,7 @@ export function GatePanel({ line }: { line: LiveLine }) {
     }
     const refused = record('gate.cleared', {
       hazard: h.id,
-      acted: ordered ? ticked === leads.length : acted,
+      acted: done,
       ...(isPack ? { leads: unnamed ? [lead.trim()].filter(Boolean) : leads } : {}),
       source: wanted ? 'meter' : 'eye',
       ...(reading === undefined ? {} : { reading, unit: wanted?.unit ?? '' }),
@@ -119,7 +127,7 @@ export function GatePanel({ line }: { line: LiveLine }) {
               </p>
             )}
             <form onSubmit={clear} className="grid gap-2" noValidate>
-              {ordered && <LeadTicks leads={leads} ticked={ticked} onTick={setTicked} />}
+              {ordered && <LeadTicks leads={leads} ticked={ticked} onTick={setTicked} holds={holds} />}
               {unnamed && (
                 <TextField
                   label="Which lead is parted"
@@ -132,7 +140,12 @@ export function GatePanel({ line }: { line: LiveLine }) {
               )}
               <div className="choices" hidden={ordered}>
                 <label>
-                  <input type="checkbox" checked={acted} onChange={(e) => setActed(e.target.checked)} />
+                  <input
+                    type="checkbox"
+                    checked={acted}
+                    onChange={(e) => setActed(e.target.checked)}
+                    data-next={(holds && !ordered && !done) || undefined}
+                  />
                   <span className="dot" aria-hidden="true" />
                   {h.clear.act}
                 </label>
@@ -149,11 +162,14 @@ export function GatePanel({ line }: { line: LiveLine }) {
                     }}
                     autoComplete="off"
                     className="w-[270px]"
+                    data-next={holds && done && toRead ? 'ask' : undefined}
                     wrong={wrong?.path === '/reading' ? wrong.reason : undefined}
                   />
                 )}
                 <span className={`flex gap-2 ${wanted ? 'pb-[21px]' : ''}`}>
-                  <Second type="submit">Gate up</Second>
+                  <Second type="submit" data-next={(holds && done && !toRead) || undefined}>
+                    Gate up
+                  </Second>
                   {!state.passed && (
                     <Second onClick={() => setPassing(!passing)}>Pass it with a reason</Second>
                   )}

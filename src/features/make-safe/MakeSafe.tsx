@@ -1,6 +1,7 @@
 import { liveLines } from '../../core/hazard';
 import { coversNeeded, gatesAhead, openAccess, partiesLeft } from '../../core/job';
 import { Action, Second } from '../../ui/Action';
+import { Foot } from '../../ui/Foot';
 import { Faces } from '../faces/Faces';
 import { useJob } from '../job/use-job';
 import { Parties } from '../prove/Parties';
@@ -48,12 +49,12 @@ export function MakeSafe() {
         {asked && whoFirst && <WhoHasToKnow />}
         <PowerDown />
         {order.map((l) => (
-          <GatePanel key={l.hazard.id} line={l} />
+          <GatePanel key={l.hazard.id} line={l} holds={ahead.includes(l.hazard)} />
         ))}
         <ChargeGate />
         {asked && !whoFirst && <WhoHasToKnow />}
         <FirstLeadRule />
-        <div className="bar mx-0! mb-0!">
+        <Foot>
           <Action
             held={ahead.length ? `held by ${ahead.map((h) => h.name).join(', ')}` : undefined}
             onClick={() => go(next)}
@@ -67,7 +68,7 @@ export function MakeSafe() {
           {job.power === 'off' && (
             <Second onClick={() => record('power.set', { power: 'on' })}>Power is on again</Second>
           )}
-        </div>
+        </Foot>
       </section>
       <section className="pad grid gap-4 content-start">
         <div>

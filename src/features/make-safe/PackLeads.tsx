@@ -23,10 +23,12 @@ export function LeadTicks({
   leads,
   ticked,
   onTick,
+  holds,
 }: {
   leads: string[];
   ticked: number;
   onTick(n: number): void;
+  holds: boolean;
 }) {
   return (
     <ol className="choices" aria-label="Leads in their order">
@@ -38,6 +40,7 @@ export function LeadTicks({
               checked={i < ticked}
               disabled={i > ticked}
               onChange={(e) => onTick(e.target.checked ? i + 1 : i)}
+              data-next={(holds && i === ticked) || undefined}
             />
             <span className="dot" aria-hidden="true" />
             {i + 1}. {lead} parted, contacts taped over

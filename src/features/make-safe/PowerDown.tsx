@@ -46,6 +46,7 @@ export function PowerDown() {
                 {s === next && (
                   <Second
                     small
+                    data-next
                     onClick={() => setWrong(record('power-down.done', { step: s.id })?.reason ?? null)}
                   >
                     Done

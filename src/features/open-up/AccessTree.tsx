@@ -123,7 +123,7 @@ export function AccessTree({
                     <Second small onClick={() => onText(`4 x M3x8 PH1 ${r.cover.name}`)}>
                       Its screws
                     </Second>
-                    <Second small onClick={() => onText(`lift ${r.cover.name} > shelf`)}>
+                    <Second small data-next onClick={() => onText(`lift ${r.cover.name} > shelf`)}>
                       It is off
                     </Second>
                   </span>

@@ -3,7 +3,9 @@ import { heldBy } from '../../core/job';
 import { joint, type LedgerMove, looseNow } from '../../core/ledger';
 import { Action, Second } from '../../ui/Action';
 import { SelectField, Wrong } from '../../ui/Field';
+import { Foot } from '../../ui/Foot';
 import { Warn } from '../../ui/Signs';
+import { PlugFacts } from '../job/PlugFacts';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 import { usePlug } from '../job/use-plug';
@@ -15,13 +17,16 @@ export function EntryLine({
   text,
   onText,
   beside,
+  leads,
   correcting,
   onCorrected,
 }: {
   text: string;
   onText(t: string): void;
-  /** another action leads, and the line is for what is otherwise */
+  /** a move of a known way stands above, and the line is for what is otherwise */
   beside: boolean;
+  /** nothing else is to be done now */
+  leads: boolean;
   /** a move that was written down wrongly and is said anew */
   correcting: LedgerMove | undefined;
   onCorrected(): void;
@@ -71,7 +76,7 @@ export function EntryLine({
     input.current?.focus();
   };
   return (
-    <form onSubmit={submit} className="border-b border-rule-strong" noValidate>
+    <form id="entry" onSubmit={submit} className="border-b border-rule-strong" noValidate>
       <div className="flex gap-3 pt-2 px-4 max-[760px]:flex-col">
         <label className="flex-1 flex items-center gap-3 border-2 border-bark px-4 min-h-[50px] bg-paper has-[:focus]:outline-[3px] has-[:focus]:outline-bark has-[:focus]:outline-offset-2">
           <span className="text-bark-2 whitespace-nowrap">Came off:</span>
@@ -95,14 +100,23 @@ export function EntryLine({
             enterKeyHint="done"
           />
         </label>
-        {beside ? (
+        {beside && (
           <Second type="submit" keyName="Enter">
             {correcting ? 'Correct' : 'Record'}
           </Second>
-        ) : (
-          <Action type="submit" keyName="Enter">
-            {correcting ? 'Correct' : 'Record'}
-          </Action>
+        )}
+        {!beside && (leads || text.trim()) && (
+          <Foot>
+            {text.trim() ? (
+              <Action type="submit" form="entry" keyName="Enter">
+                {correcting ? 'Correct' : 'Record'}
+              </Action>
+            ) : (
+              <Action keyName="E" onClick={() => input.current?.focus()}>
+                What came off
+              </Action>
+            )}
+          </Foot>
         )}
       </div>
       {correcting && (
@@ -177,12 +191,11 @@ export function EntryLine({
           </span>
         </p>
       )}
-      {known?.route && (
-        <p className="px-4 pb-2 text-[15px]">
-          Then its lead comes out of: {[...known.route].reverse().join(', ')}. Note the slack.
-        </p>
+      {known && (
+        <div className="px-4 pb-2 text-[15px]">
+          <PlugFacts known={known} going="out" />
+        </div>
       )}
-      {known?.leave && <p className="px-4 pb-2 text-ochre font-[600]">Leave alone: {known.leave}.</p>}
       {wrong && (
         <div className="px-4 pb-2">
           <Wrong>{wrong.reason}</Wrong>

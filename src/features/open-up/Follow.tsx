@@ -13,9 +13,12 @@ import type { WayIn } from '../../core/recipe';
 import type { MapMove } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
+import { Foot } from '../../ui/Foot';
 import { Flip, Posts, Warn } from '../../ui/Signs';
+import { PlugFacts } from '../job/PlugFacts';
 import { ItemPicture } from '../job/Tray';
 import { useJob } from '../job/use-job';
+import { usePlug } from '../job/use-plug';
 import { useLine } from './use-line';
 
 const minutes = (m: number) => Number(m.toFixed(m < 10 ? 1 : 0));
@@ -51,16 +54,18 @@ export function Follow({
   const { read, say } = useLine();
   const [refused, setRefused] = useState<string | null>(null);
   const [turn, setTurn] = useState<string | null>(null);
+  const first = way?.steps[0];
+  const next = way && first ? (way.steps.find((m) => m.id === turn && mayBeNow(way, m)) ?? first) : null;
+  const line = next && read(next.text);
+  const plug = line?.item?.kind === 'plug' ? line.item.name : undefined;
+  const known = usePlug(plug);
   if (wrong)
     return (
       <div className="pad border-b border-rule-strong">
         <Wrong>The way in cannot be followed: {wrong}. Its map says which moves.</Wrong>
       </div>
     );
-  const first = way?.steps[0];
-  if (!way || !first) return null;
-  const next = way.steps.find((m) => m.id === turn && mayBeNow(way, m)) ?? first;
-  const line = read(next.text);
+  if (!way || !next || !line) return null;
   const flip = next.sideUp !== null && next.sideUp !== way.sideUp;
   const done = (e: React.FormEvent) => {
     e.preventDefault();
@@ -75,7 +80,6 @@ export function Follow({
     }
     setRefused(say(line, next.id).refused?.reason ?? null);
   };
-  const plug = line.item?.kind === 'plug' ? line.item.name : undefined;
   const lead = plug ? joint(heldBy(job, line.verb, plug)) : null;
   const cover = way.steps.find((m) => m.opens)?.opens;
   const held = handHeldBy(job, { cover });
@@ -83,6 +87,7 @@ export function Follow({
   return (
     <form
       onSubmit={done}
+      id="follow"
       aria-label="Next move"
       className="grid grid-cols-[minmax(0,1fr)_300px] max-[1000px]:grid-cols-1 border-b border-rule-strong"
     >
@@ -119,6 +124,7 @@ export function Follow({
               <Warn /> {next.caution}
             </p>
           )}
+          {known && <PlugFacts known={known} going="out" />}
           {lead && (
             <p>
               {lead.id === 'plug' ? '' : `${lead.id}: `}
@@ -141,15 +147,15 @@ export function Follow({
             </p>
           )}
           {refused && <Wrong>{refused}</Wrong>}
-          <div className="flex flex-wrap gap-3 pt-1">
-            <Action type="submit" className="min-h-[64px]!">
+          <Foot>
+            <Action type="submit" form="follow" keyName="Enter" className="min-h-[56px]!">
               {line.item ? 'It is off' : 'Done'}
             </Action>
             <Second onClick={() => onOtherwise(next.text)}>It is otherwise here</Second>
             <Second onClick={() => setRefused(record('move.skipped', { move: next.id })?.reason ?? null)}>
               Leave it out
             </Second>
-          </div>
+          </Foot>
         </div>
       </div>
       <Ahead way={way} now={next} reckoning={reckoning} onNow={setTurn} />

@@ -1,6 +1,6 @@
 import { Tabs } from 'radix-ui';
 import { useState } from 'react';
-import { coversNeeded, type JobState, openAccess } from '../../core/job';
+import { coversNeeded, gatesAhead, isReached, type JobState, openAccess } from '../../core/job';
 import { type LedgerMove, placeWords, sideUpWords, specOf, tally } from '../../core/ledger';
 import { Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
@@ -56,6 +56,7 @@ export function OpenUp() {
         text={text}
         onText={setText}
         beside={Boolean(way?.steps.length)}
+        leads={!way?.steps.length && !isReached(job) && gatesAhead(job).length === 0}
         correcting={moves.find((m) => m.id === correcting)}
         onCorrected={() => setCorrecting(null)}
       />
@@ -67,11 +68,6 @@ export function OpenUp() {
               {moves.length} {moves.length === 1 ? 'move' : 'moves'}
               {flips > 0 && `, ${flips} ${flips === 1 ? 'flip' : 'flips'}`}
             </span>
-          </div>
-          <div className="flex flex-wrap gap-2 pb-2">
-            <FoundScrew />
-            <SubUnitButton />
-            <UsedUp />
           </div>
           {moves.length === 0 && (
             <p className="note">
@@ -114,6 +110,9 @@ export function OpenUp() {
             })}
           </ol>
           <div className="flex flex-wrap gap-2 pt-2">
+            <FoundScrew />
+            <SubUnitButton />
+            <UsedUp />
             {(job.map.plugs?.length ?? 0) > 0 && (
               <a className="act-2 small" href={`/jobs/${job.id}/plugs`}>
                 Its plugs
@@ -146,7 +145,7 @@ export function OpenUp() {
             </Tabs.Content>
           </Tabs.Root>
         </section>
-        <Reach onText={put} />
+        <Reach onText={put} leads={!way?.steps.length && !text.trim()} />
       </div>
     </div>
   );

@@ -1,12 +1,20 @@
-import { coversNeeded, gatesAhead, openAccess, plansOf } from '../../core/job';
+import { coversNeeded, gatesAhead, isReached, openAccess, plansOf } from '../../core/job';
 import { Action, Second } from '../../ui/Action';
+import { Foot } from '../../ui/Foot';
 import { Posts } from '../../ui/Signs';
 import { useJob } from '../job/use-job';
 import { AccessTree } from './AccessTree';
 import { WaysCompared } from './WaysCompared';
 
 /** What is still over the element that the plan wants reached. */
-export function Reach({ onText }: { onText(t: string): void }) {
+export function Reach({
+  onText,
+  leads,
+}: {
+  onText(t: string): void;
+  /** no move of a known way and no line in hand goes before it */
+  leads: boolean;
+}) {
   const { job, go } = useJob();
   const { plan, map } = job;
   const open = openAccess(job);
@@ -52,18 +60,27 @@ export function Reach({ onText }: { onText(t: string): void }) {
           <Posts size={34} />
           <div className="grid gap-2">
             <b>Held by {gates.map((g) => g.name).join(', ')}</b>
-            <Second small onClick={() => go('make safe')}>
-              Make safe first
-            </Second>
+            {!leads && (
+              <Second small onClick={() => go('make safe')}>
+                Make safe first
+              </Second>
+            )}
           </div>
         </div>
       )}
-      {gates.length === 0 && left.length === 0 && plan?.element && (
-        <div>
+      {leads && gates.length > 0 && (
+        <Foot>
+          <Action keyName="4" onClick={() => go('make safe')}>
+            Make safe first
+          </Action>
+        </Foot>
+      )}
+      {leads && gates.length === 0 && plan && isReached(job) && (
+        <Foot>
           <Action keyName="6" onClick={() => go('swap')}>
             {plan.name}
           </Action>
-        </div>
+        </Foot>
       )}
     </section>
   );

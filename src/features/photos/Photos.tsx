@@ -1,68 +1,29 @@
 import { useState } from 'react';
-import { Clock } from '../../ui/Clock';
-import { Dialog } from '../../ui/Dialog';
-import { TextField, Wrong } from '../../ui/Field';
+import { specOf, tally } from '../../core/ledger';
+import { SelectField, TextField, Wrong } from '../../ui/Field';
 import { FileButton } from '../../ui/FileButton';
 import { useJob } from '../job/use-job';
-import { PhotoView } from './PhotoView';
-import { sendPhoto } from './send-photo';
+import { Thumbs } from './Thumbs';
+import { useTakePhoto } from './use-take-photo';
 
-/** Pictures of a job: taken or chosen, each with what it shows, and looked at closely. */
+const pins = (n: number) => (n ? `, ${n} ${n === 1 ? 'pin' : 'pins'}` : '');
+
+/** Pictures of a job: taken or chosen, each with what it shows and the thing it is of, looked at closely. */
 export function Photos({ title, hint }: { title: string; hint: string }) {
-  const { job, record } = useJob();
+  const { job, stop } = useJob();
   const [caption, setCaption] = useState('');
-  const [busy, setBusy] = useState('');
-  const [wrong, setWrong] = useState<string | null>(null);
-  const [shown, setShown] = useState<string | null>(null);
-  const take = async (chosen: [File, ...File[]]) => {
-    setWrong(null);
-    for (const [i, one] of chosen.entries()) {
-      setBusy(chosen.length > 1 ? `Keeping ${i + 1} of ${chosen.length}` : 'Keeping it');
-      const sent = await sendPhoto(one);
-      const refused = sent.ok
-        ? record('photo.added', { ...sent.data, caption })?.reason
-        : sent.failure.reason;
-      if (refused) {
-        setWrong(`${one.name}: ${refused}`);
-        break;
-      }
-    }
-    setBusy('');
-    setCaption('');
-  };
-  const big = job.photos.find((p) => p.id === shown);
+  const [picked, setPicked] = useState<string | null>(null);
+  const { take, busy, wrong } = useTakePhoto();
+  const off = job.ledger.items.filter((i) => tally(i).off > 0).reverse();
+  // In Open up a picture is of what came off last, unless something else is chosen.
+  const of = picked ?? (stop === 'open up' ? (off[0]?.id ?? '') : '');
   return (
     <section aria-label={title} className="grid gap-3">
       <div className="lead">
         <h2 className="sec">{title}</h2>
         <span className="note">{job.photos.length === 0 ? hint : `${job.photos.length} kept`}</span>
       </div>
-      {job.photos.length > 0 && (
-        <ul className="flex flex-wrap gap-3">
-          {job.photos.map((p) => (
-            <li key={p.id} className="w-[150px]">
-              <button
-                type="button"
-                className="block w-full border border-rule-strong bg-inset"
-                onClick={() => setShown(p.id)}
-              >
-                <img
-                  src={`/api/photos/${p.file}?size=small`}
-                  alt={p.caption || `Picture taken in ${p.stop}`}
-                  loading="lazy"
-                  width={p.width}
-                  height={p.height}
-                  className="w-full h-[104px] object-cover"
-                />
-              </button>
-              <span className="note block leading-[1.2]">
-                {p.caption || p.stop}, <Clock at={p.at} />
-                {p.pins?.length ? `, ${p.pins.length} ${p.pins.length === 1 ? 'pin' : 'pins'}` : ''}
-              </span>
-            </li>
-          ))}
-        </ul>
-      )}
+      <Thumbs photos={job.photos} label="Pictures kept" says={(p) => pins(p.pins?.length ?? 0)} />
       <div className="flex flex-wrap gap-3 items-end">
         <TextField
           label="What the next one shows"
@@ -72,19 +33,34 @@ export function Photos({ title, hint }: { title: string; hint: string }) {
           className="max-w-[300px]"
           autoComplete="off"
         />
-        <FileButton disabled={busy !== ''} label="Picture file" accept="image/*" multiple onFiles={take}>
+        {off.length > 0 && (
+          <SelectField
+            label="Comes up again with"
+            value={of}
+            onChange={(e) => setPicked(e.target.value)}
+            className="max-w-[260px]"
+          >
+            <option value="">nothing by itself</option>
+            {off.map((i) => (
+              <option key={i.id} value={i.id}>
+                {[specOf(i), i.from].filter(Boolean).join(', ')}
+              </option>
+            ))}
+          </SelectField>
+        )}
+        <FileButton
+          disabled={busy !== ''}
+          label="Picture file"
+          accept="image/*"
+          multiple
+          onFiles={async (chosen) => {
+            if (await take(chosen, { caption, ...(of ? { of } : {}) })) setCaption('');
+          }}
+        >
           {busy || 'Add a picture'}
         </FileButton>
       </div>
       {wrong && <Wrong>{wrong}</Wrong>}
-      <Dialog
-        wide="picture"
-        open={big !== undefined}
-        onClose={() => setShown(null)}
-        title={big?.caption || 'Picture'}
-      >
-        {big && <PhotoView key={big.id} photo={big} />}
-      </Dialog>
     </section>
   );
 }

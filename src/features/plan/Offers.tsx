@@ -1,12 +1,17 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
+import { offerFits, partWanted } from '../../core/job';
 import type { CatalogueOffer } from '../../schemas/catalogue';
 import { Second } from '../../ui/Action';
+import { useJob } from '../job/use-job';
 
 const money = ({ amount, currency }: CatalogueOffer['price']) =>
   new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(amount / 100);
 
 /** Price and lead time of the part a remedy takes, against its alternatives in the catalogue. */
 export function Offers({ part, element }: { part: string; element: string }) {
+  const { job } = useJob();
+  const wanted = useMemo(() => partWanted(job, element, part), [job, element, part]);
+  const { words } = wanted;
   /** null while it is asked, undefined where there is no catalogue */
   const [parts, setParts] = useState<CatalogueOffer[] | null | undefined>(null);
   const [wrong, setWrong] = useState<string | null>(null);
@@ -15,19 +20,18 @@ export function Offers({ part, element }: { part: string; element: string }) {
     let gone = false;
     setWrong(null);
     setParts(null);
-    void fetch(`/api/catalogue?q=${encodeURIComponent(`${part} ${element}`)}&n=${again}`)
+    void fetch(`/api/catalogue?q=${encodeURIComponent(words)}&n=${again}`)
       .then(async (r) => {
-        const body = (await r.json()) as { parts?: CatalogueOffer[]; detail?: string };
+        const body = (await r.json()) as { parts?: CatalogueOffer[]; none?: string; detail?: string };
         if (gone) return;
-        if (r.ok) setParts(body.parts ?? []);
-        else if (r.status === 404) setParts(undefined);
+        if (r.ok) setParts(body.none ? undefined : (body.parts ?? []));
         else setWrong(body.detail ?? 'the catalogue does not answer');
       })
       .catch(() => !gone && setWrong('no connection to the server'));
     return () => {
       gone = true;
     };
-  }, [part, element, again]);
+  }, [words, again]);
   if (wrong)
     return (
       <p className="note flex gap-3 items-center">
@@ -44,16 +48,21 @@ export function Offers({ part, element }: { part: string; element: string }) {
         Asking the catalogue
       </p>
     );
-  const cheapest = parts.reduce((m, p) => Math.min(m, p.price.amount), Number.POSITIVE_INFINITY);
-  const soonest = parts.reduce(
+  const fitting = parts.filter((p) => offerFits(p.name, wanted));
+  const cheapest = fitting.reduce((m, p) => Math.min(m, p.price.amount), Number.POSITIVE_INFINITY);
+  const soonest = fitting.reduce(
     (m, p) => Math.min(m, p.stock > 0 ? p.leadDays : Number.POSITIVE_INFINITY),
     Number.POSITIVE_INFINITY,
   );
   return (
     <section aria-label="In the catalogue" className="border border-rule p-3">
       <h3 className="sec">In the catalogue</h3>
-      {parts.length === 0 ? (
-        <p className="note">Nothing like “{part}” is listed.</p>
+      {fitting.length === 0 ? (
+        <p className="note">
+          {parts.length === 0
+            ? `Nothing like “${words}” is listed.`
+            : `What is listed for “${words}” is for another model, voltage or number of contacts.`}
+        </p>
       ) : (
         <table className="plain">
           <thead>
@@ -64,7 +73,7 @@ export function Offers({ part, element }: { part: string; element: string }) {
             </tr>
           </thead>
           <tbody>
-            {parts.slice(0, 6).map((p) => (
+            {fitting.slice(0, 6).map((p) => (
               <tr key={p.number}>
                 <td>
                   <b className="mono">{p.number}</b> {p.name}

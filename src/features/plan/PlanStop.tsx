@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { fixesOf, isAimed, plansOf, remedyOptions } from '../../core/job';
 import { Action, Second } from '../../ui/Action';
 import { SelectField, TextField, Wrong } from '../../ui/Field';
+import { Foot } from '../../ui/Foot';
 import { TickBox } from '../../ui/Signs';
 import { BatteryFit } from '../batteries/BatteryFit';
 import type { Refused } from '../job/store';
@@ -22,7 +23,9 @@ export function PlanStop() {
       <div className="empty">
         <h2>First say what it does wrong</h2>
         <p>A plan needs a fault to mend. It may come from tracing, or from what the unit itself says.</p>
-        <Action onClick={() => go('take in')}>Take in</Action>
+        <Foot>
+          <Action onClick={() => go('take in')}>Take in</Action>
+        </Foot>
       </div>
     );
   }
@@ -73,6 +76,7 @@ function PlanSheet() {
   return (
     <div className="cols">
       <form
+        id="plan"
         className="pad grid gap-4 content-start"
         onSubmit={(e) => {
           e.preventDefault();
@@ -114,7 +118,7 @@ function PlanSheet() {
             {options.map((o, i) => (
               <li key={o.remedy.id} className="border-t border-rule last:border-b">
                 <label
-                  className={`grid grid-cols-[44px_minmax(0,1fr)_repeat(3,auto)] max-[760px]:grid-cols-[44px_minmax(0,1fr)] gap-x-5 items-center min-h-[76px] px-2 py-2 relative cursor-pointer has-[:focus-visible]:outline-[3px] has-[:focus-visible]:outline-bark ${o === chosen ? 'bg-ochre-wash' : 'hover:bg-inset'}`}
+                  className={`grid grid-cols-[44px_minmax(0,1fr)_repeat(3,auto)] max-[760px]:grid-cols-[44px_repeat(3,minmax(0,1fr))] gap-x-5 max-[760px]:gap-x-3 items-center min-h-[76px] px-2 py-2 relative cursor-pointer has-[:focus-visible]:outline-[3px] has-[:focus-visible]:outline-bark ${o === chosen ? 'bg-ochre-wash' : 'hover:bg-inset'}`}
                 >
                   <input
                     type="radio"
@@ -143,7 +147,7 @@ function PlanSheet() {
                       </text>
                     </svg>
                   </span>
-                  <span>
+                  <span className="max-[760px]:col-span-3">
                     <b className="text-[18px]">{o.remedy.name}</b>
                     {o.remedy.id === advised && <span className="note"> soonest mended on average</span>}
                     {o.tried && <span className="note"> tried, the symptom stayed</span>}
@@ -151,7 +155,7 @@ function PlanSheet() {
                       {o.remedy.parts?.length ? `Parts: ${o.remedy.parts.join(', ')}` : 'No parts'}
                     </span>
                   </span>
-                  <span>
+                  <span className="max-[760px]:col-start-2">
                     <span className="big text-[24px] block">{Math.round(o.minutes)}</span>
                     <span className="note">min with opening</span>
                   </span>
@@ -181,8 +185,8 @@ function PlanSheet() {
           hint="It stands in the report. Left empty, it says what the trace says."
         />
         {wrong && <Wrong>{wrong.reason}</Wrong>}
-        <div className="bar">
-          <Action type="submit" keyName="Enter">
+        <Foot>
+          <Action type="submit" form="plan" keyName="Enter">
             {isPlanned
               ? 'Make safe'
               : `${chosen ? chosen.remedy.name : 'Choose'}, ${minutes(chosen?.minutes ?? 0)}`}
@@ -193,7 +197,7 @@ function PlanSheet() {
             </Second>
           )}
           {!traced && !aimed && <Second onClick={() => go('trace')}>Trace it first</Second>}
-        </div>
+        </Foot>
         <Planned />
       </form>
       <div>

@@ -63,10 +63,11 @@ function Row({ id }: { id: string }) {
           value={how}
           onChange={(e) => setHow(e.target.value)}
           placeholder="by telephone"
+          data-next={how.trim() ? undefined : 'ask'}
           autoComplete="off"
           className="flex-1"
         />
-        <Second small type="submit">
+        <Second small type="submit" data-next={how.trim() ? true : undefined}>
           {allow ? 'Allowed' : 'Told'}
         </Second>
       </form>

@@ -5,8 +5,11 @@ import {
   fixesOf,
   fixWords,
   functionsTried,
+  goodInARow,
   isAimed,
   isDone,
+  repeatsWanted,
+  type Stop,
   symptomId,
   symptomProof,
 } from '../../core/job';
@@ -14,6 +17,7 @@ import { formatReading, type MapCheck } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { Wrong } from '../../ui/Field';
+import { Foot } from '../../ui/Foot';
 import { RangeStrip } from '../../ui/RangeStrip';
 import { TickBox, Warn } from '../../ui/Signs';
 import { useFocusKept } from '../../ui/use-focus-kept';
@@ -32,7 +36,11 @@ export function Prove() {
       <div className="empty">
         <h2>Nothing has been mended yet</h2>
         <p>Here the check that failed is made once more, beside what it said before. First the remedy.</p>
-        <Action onClick={() => go(job.plan ? 'swap' : 'plan')}>{job.plan ? 'Swap' : 'Plan'}</Action>
+        <Foot>
+          <Action keyName="Enter" onClick={() => go(job.plan ? 'swap' : 'plan')}>
+            {job.plan ? 'Swap' : 'Plan'}
+          </Action>
+        </Foot>
       </div>
     );
   }
@@ -51,13 +59,18 @@ const said = (pair: BeforeAfter, v: { reading?: number; unit?: string; outcome?:
 function ProveSheet() {
   const { job, record, go } = useJob();
   const pairs = beforeAfter(job);
-  const firstOpen = pairs.find((p) => !p.after) ?? pairs[0];
   const [picked, setPicked] = useState<string | null>(null);
   const functions = functionsTried(job);
+  const proof = symptomProof(job);
+  const again = goodInARow(job) < repeatsWanted(job);
+  // Once the symptom came back, the rest need not be tried; one that comes and goes is tried again.
+  const firstOpen =
+    proof?.outcome === 'bad'
+      ? undefined
+      : pairs.find((p) => !p.after || (again && p.check.id === symptomId(job)));
   const chosen: { check: MapCheck } | undefined =
     pairs.find((p) => p.check.id === picked) ?? functions.find((f) => f.check.id === picked) ?? firstOpen;
   const [wrong, setWrong] = useState<string | null>(null);
-  const proof = symptomProof(job);
   const place = useFocusKept<HTMLDivElement>(`${job.proofs.length} ${chosen?.check.id}`);
   const open = job.ledger.covers.filter((c) => c.state !== 'final').map((c) => c.name);
   const aimed = isAimed(job);
@@ -144,7 +157,11 @@ function ProveSheet() {
             <Answering
               key={`${chosen.check.id} ${job.proofs.length}`}
               check={chosen.check}
-              onAnswer={(a) => record('proof.recorded', a)?.reason ?? null}
+              onAnswer={(a) => {
+                const refused = record('proof.recorded', a);
+                if (!refused) setPicked(null);
+                return refused?.reason ?? null;
+              }}
             />
           </div>
         )}
@@ -171,14 +188,10 @@ function ProveSheet() {
             {open.length > 0 ? (
               <>
                 <p className="note">Proven open. Close up, then repeat it closed.</p>
-                <Action keyName="7" onClick={() => go('close up')}>
-                  Close up
-                </Action>
+                <Onward beside={chosen !== undefined} keyName="7" to="close up" words="Close up" />
               </>
             ) : (
-              <Action keyName="9" onClick={() => go('hand over')}>
-                Hand over
-              </Action>
+              <Onward beside={chosen !== undefined} keyName="9" to="hand over" words="Hand over" />
             )}
           </>
         )}
@@ -194,17 +207,20 @@ function ProveSheet() {
                 .join(' and ')}{' '}
               falls by what this remedy would have mended, and the next rung or the next suspect comes up.
             </p>
-            <div>
-              <Action
-                onClick={() => {
-                  const refused = record('remedy.tried', {});
-                  setWrong(refused?.reason ?? null);
-                  if (!refused) go('trace');
-                }}
-              >
-                Back to Trace
-              </Action>
-            </div>
+            {!chosen && (
+              <Foot>
+                <Action
+                  keyName="Enter"
+                  onClick={() => {
+                    const refused = record('remedy.tried', {});
+                    setWrong(refused?.reason ?? null);
+                    if (!refused) go('trace');
+                  }}
+                >
+                  Back to Trace
+                </Action>
+              </Foot>
+            )}
             {wrong && <Wrong>{wrong}</Wrong>}
           </>
         )}
@@ -249,5 +265,33 @@ function ProveSheet() {
           ))}
       </section>
     </div>
+  );
+}
+
+/** The way to the next stop: the one action, or beside a check that is still being made. */
+function Onward({
+  beside,
+  to,
+  words,
+  keyName,
+}: {
+  beside: boolean;
+  to: Stop;
+  words: string;
+  keyName: string;
+}) {
+  const { go } = useJob();
+  if (beside)
+    return (
+      <Second keyName={keyName} className="justify-self-start" onClick={() => go(to)}>
+        {words}
+      </Second>
+    );
+  return (
+    <Foot>
+      <Action keyName={keyName} onClick={() => go(to)}>
+        {words}
+      </Action>
+    </Foot>
   );
 }

@@ -1,4 +1,4 @@
-import { currentProofs, repeatsWanted, symptomId } from '../../core/job';
+import { goodInARow, repeatsWanted } from '../../core/job';
 import { useJob } from '../job/use-job';
 
 /** Good repeats in a row so far, and how many a fault of this pattern asks for. */
@@ -6,9 +6,7 @@ export function Repeats() {
   const { job } = useJob();
   const wanted = repeatsWanted(job);
   if (wanted <= 1) return null;
-  const tries = currentProofs(job).filter((p) => p.check === symptomId(job));
-  const bad = tries.findLastIndex((p) => p.outcome === 'bad');
-  const good = tries.length - 1 - bad;
+  const good = goodInARow(job);
   return (
     <div className="border-t border-rule pt-3">
       <h3 className="sec pb-1">It came {job.intake?.pattern}</h3>

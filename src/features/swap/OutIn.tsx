@@ -3,9 +3,11 @@ import { placeWords } from '../../core/ledger';
 import { ageMonths, readDateCode } from '../../core/unit';
 import { Action } from '../../ui/Action';
 import { TextField, Wrong } from '../../ui/Field';
+import { Foot } from '../../ui/Foot';
 import { Arrow, TickBox } from '../../ui/Signs';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
+import { Preparations } from './Preparations';
 import { StillOn } from './StillOn';
 
 /** How a date code was read and how old that is; null where nothing can be read from it yet. */
@@ -68,90 +70,109 @@ export function OutIn({ name, part }: { name: string; part: string }) {
     );
   };
   return (
-    <div className="grid grid-cols-[1fr_44px_1fr] max-[760px]:grid-cols-1 gap-4 items-start">
-      <form
-        onSubmit={out}
-        noValidate
-        className={`grid gap-3 p-4 border ${isOut ? 'border-rule' : 'border-bark border-2'}`}
-      >
-        <h3 className="sec flex gap-2 items-center">{isOut && <TickBox size={18} />} Out</h3>
-        {isOut ? (
-          <p>
-            {gone?.name} is out, kept {gone && placeWords(gone.place)}. It does not go in again.
-            {job.out?.serial && ` Serial ${job.out.serial}.`}
-            {job.out?.dateCode && ` Date code ${job.out.dateCode}.`}
-          </p>
-        ) : (
-          <>
-            <TextField
-              label="What comes out"
-              value={old}
-              onChange={(e) => setOld(e.target.value)}
-              wrong={at('/name')}
-            />
-            <TextField
-              label="Goes over to the new one"
-              placeholder="heat sink, bracket"
-              value={carry}
-              onChange={(e) => setCarry(e.target.value)}
-              hint="Parted by commas. Each stays in the tray until it has moved."
-            />
-            <StillOn along={along} onAlong={setAlong} wrong={at('/along')} />
-            <div className="grid grid-cols-2 gap-3">
-              <TextField label="Serial of the old one" value={stamps.oldSerial} onChange={set('oldSerial')} />
+    <div className="grid grid-cols-[1fr_44px_1fr] max-[760px]:grid-cols-1 gap-x-4 gap-y-5 items-start">
+      <div className="grid gap-4">
+        <form
+          id="part-out"
+          onSubmit={out}
+          noValidate
+          className={`grid gap-3 p-4 border ${isOut ? 'border-rule' : 'border-bark border-2'}`}
+        >
+          <h3 className="sec flex gap-2 items-center">{isOut && <TickBox size={18} />} Out</h3>
+          {isOut ? (
+            <p>
+              {gone?.name} is out, kept {gone && placeWords(gone.place)}. It does not go in again.
+              {job.out?.serial && ` Serial ${job.out.serial}.`}
+              {job.out?.dateCode && ` Date code ${job.out.dateCode}.`}
+            </p>
+          ) : (
+            <>
               <TextField
-                label="Its date code"
-                placeholder="2319"
-                value={stamps.oldDate}
-                onChange={set('oldDate')}
-                hint={dated(stamps.oldDate) ?? 'year and week, or 05/23'}
-                wrong={at('/dateCode')}
+                label="What comes out"
+                value={old}
+                onChange={(e) => setOld(e.target.value)}
+                wrong={at('/name')}
               />
-            </div>
-            {elsewhere && <Wrong>{elsewhere}</Wrong>}
-            <Action type="submit" keyName="Enter" className="justify-self-start">
-              It is out
-            </Action>
-          </>
-        )}
-      </form>
-      <span className="self-center justify-self-center">
+              <TextField
+                label="Goes over to the new one"
+                placeholder="heat sink, bracket"
+                value={carry}
+                onChange={(e) => setCarry(e.target.value)}
+                hint="Parted by commas. Each stays in the tray until it has moved."
+              />
+              <StillOn along={along} onAlong={setAlong} wrong={at('/along')} />
+              <div className="grid grid-cols-2 gap-3">
+                <TextField
+                  label="Serial of the old one"
+                  value={stamps.oldSerial}
+                  onChange={set('oldSerial')}
+                />
+                <TextField
+                  label="Its date code"
+                  placeholder="2319"
+                  value={stamps.oldDate}
+                  onChange={set('oldDate')}
+                  hint={dated(stamps.oldDate) ?? 'year and week, or 05/23'}
+                  wrong={at('/dateCode')}
+                />
+              </div>
+              {elsewhere && <Wrong>{elsewhere}</Wrong>}
+              <Foot>
+                <Action type="submit" form="part-out" keyName="Enter">
+                  It is out
+                </Action>
+              </Foot>
+            </>
+          )}
+        </form>
+        <Preparations when="before out" />
+      </div>
+      <span className="pt-12 justify-self-center max-[760px]:hidden">
         <Arrow size={32} />
       </span>
-      <form
-        onSubmit={fit}
-        noValidate
-        className={`grid gap-3 p-4 border ${isOut ? 'border-bark border-2' : 'border-rule'}`}
-      >
-        <h3 className="sec">In</h3>
-        <TextField
-          label="What goes in"
-          value={fresh}
-          onChange={(e) => setFresh(e.target.value)}
-          disabled={!isOut}
-          wrong={isOut ? at('/name') : undefined}
-        />
-        <div className="grid grid-cols-2 gap-3">
-          <TextField label="Serial" value={stamps.serial} onChange={set('serial')} disabled={!isOut} />
+      <div className="grid gap-4">
+        <form
+          id="part-in"
+          onSubmit={fit}
+          noValidate
+          className={`grid gap-3 p-4 border ${isOut ? 'border-bark border-2' : 'border-rule'}`}
+        >
+          <h3 className="sec">In</h3>
           <TextField
-            label="Date code"
-            placeholder="2641"
-            value={stamps.dateCode}
-            onChange={set('dateCode')}
+            label="What goes in"
+            value={fresh}
+            onChange={(e) => setFresh(e.target.value)}
             disabled={!isOut}
-            hint={dated(stamps.dateCode) ?? 'year and week, or 05/23'}
-            wrong={isOut ? at('/dateCode') : undefined}
+            wrong={isOut ? at('/name') : undefined}
           />
-        </div>
-        {isOut && elsewhere && <Wrong>{elsewhere}</Wrong>}
-        {isOut ? (
-          <Action type="submit" keyName="Enter" className="justify-self-start">
-            It is in
-          </Action>
-        ) : (
-          <p className="note">Opens once the old one is out.</p>
-        )}
-      </form>
+          <div className="grid grid-cols-2 gap-3">
+            <TextField label="Serial" value={stamps.serial} onChange={set('serial')} disabled={!isOut} />
+            <TextField
+              label="Date code"
+              placeholder="2641"
+              value={stamps.dateCode}
+              onChange={set('dateCode')}
+              disabled={!isOut}
+              hint={dated(stamps.dateCode) ?? 'year and week, or 05/23'}
+              wrong={isOut ? at('/dateCode') : undefined}
+            />
+          </div>
+          {isOut && elsewhere && <Wrong>{elsewhere}</Wrong>}
+          {isOut ? (
+            <Foot>
+              <Action type="submit" form="part-in" keyName="Enter">
+                It is in
+              </Action>
+            </Foot>
+          ) : (
+            <p className="note">Opens once the old one is out.</p>
+          )}
+        </form>
+        <Preparations when="before in" />
+      </div>
+      <p className="note col-span-full">
+        Common practice, no source; those that hold are marked. The maker’s instructions come first.
+      </p>
     </div>
   );
 }

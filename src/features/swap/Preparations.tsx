@@ -7,40 +7,27 @@ import { TickBox } from '../../ui/Signs';
 import { useJob } from '../job/use-job';
 import { openSum } from '../sums/open-sum';
 
-/** What is seen to before the old part comes out, and before the new one goes in. */
-export function Preparations() {
+/** What is seen to before the old part comes out, or before the new one goes in; what holds it first. */
+export function Preparations({ when }: { when: 'before out' | 'before in' }) {
   const { job } = useJob();
-  const lines = preparationsOf(job);
-  const now = job.out ? 'before in' : 'before out';
+  const lines = preparationsOf(job).filter((l) => l.when === when);
+  if (lines.length === 0) return null;
+  const now = when === (job.out ? 'before in' : 'before out');
+  const holding = (l: PreparationLine) => l.must && !job.swap.prepared.some((p) => p.line === l.id);
+  const title = when === 'before out' ? 'Before it comes out' : 'Before it goes in';
   return (
-    <div className="grid gap-3">
-      {(['before out', 'before in'] as const).map((when) => {
-        const own = lines.filter((l) => l.when === when);
-        if (own.length === 0) return null;
-        return (
-          <section
-            key={when}
-            aria-label={when === 'before out' ? 'Before it comes out' : 'Before it goes in'}
-          >
-            <h2 className={`sec ${when === now ? '' : 'text-bark-2'}`}>
-              {when === 'before out' ? 'Before it comes out' : 'Before it goes in'}
-            </h2>
-            <ul className="rows">
-              {own.map((l) => (
-                <Line key={l.id} line={l} />
-              ))}
-            </ul>
-          </section>
-        );
-      })}
-      <p className="note">
-        Common practice, no source; those that hold are marked. The maker’s instructions come first.
-      </p>
-    </div>
+    <section aria-label={title} className="grid gap-1 content-start">
+      <h3 className={`sec ${now ? '' : 'text-bark-2'}`}>{title}</h3>
+      <ul className="rows">
+        {[...lines.filter(holding), ...lines.filter((l) => !holding(l))].map((l) => (
+          <Line key={l.id} line={l} now={now} />
+        ))}
+      </ul>
+    </section>
   );
 }
 
-function Line({ line }: { line: PreparationLine }) {
+function Line({ line, now }: { line: PreparationLine /** it is their turn */; now: boolean }) {
   const { job, record } = useJob();
   const done = job.swap.prepared.find((p) => p.line === line.id);
   const [note, setNote] = useState('');
@@ -74,7 +61,7 @@ function Line({ line }: { line: PreparationLine }) {
           <TickBox size={20} />
         ) : (
           !line.asks && (
-            <Second small aria-label={`Done: ${line.ask}`} onClick={tick}>
+            <Second small aria-label={`Done: ${line.ask}`} data-next={now || undefined} onClick={tick}>
               Done
             </Second>
           )
@@ -91,12 +78,13 @@ function Line({ line }: { line: PreparationLine }) {
           <TextField
             label={line.asks}
             placeholder="+7.4 V"
+            data-next={now && !note.trim() ? 'ask' : undefined}
             value={note}
             onChange={(e) => setNote(e.target.value)}
             className="flex-1"
             autoComplete="off"
           />
-          <Second small type="submit">
+          <Second small type="submit" data-next={(now && Boolean(note.trim())) || undefined}>
             Done
           </Second>
         </form>

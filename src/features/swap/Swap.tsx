@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { fixesOf, plansOf } from '../../core/job';
 import { Action, Second } from '../../ui/Action';
 import { Choices, TextField, Wrong } from '../../ui/Field';
+import { Foot } from '../../ui/Foot';
 import { TickBox } from '../../ui/Signs';
 import { Faces } from '../faces/Faces';
 import type { Refused } from '../job/store';
@@ -10,7 +11,6 @@ import { Photos } from '../photos/Photos';
 import { CableMode } from './CableMode';
 import { OutIn } from './OutIn';
 import { PackCaution } from './PackCaution';
-import { Preparations } from './Preparations';
 
 /** The part out, the part in; or the gentler remedy, done. */
 export function Swap() {
@@ -25,7 +25,9 @@ export function Swap() {
             ? 'Nothing is mended here. Hand over says to whom it goes.'
             : 'Plan says what is reseated, cleaned or replaced.'}
         </p>
-        <Action onClick={() => go(plan ? 'hand over' : 'plan')}>{plan ? 'Hand over' : 'Plan'}</Action>
+        <Foot>
+          <Action onClick={() => go(plan ? 'hand over' : 'plan')}>{plan ? 'Hand over' : 'Plan'}</Action>
+        </Foot>
       </div>
     );
   }
@@ -48,9 +50,11 @@ export function Swap() {
               </p>
             ))}
             {job.fix.across && <p className="note">Across one at a time: {job.fix.across.join(', ')}</p>}
-            <Action keyName="7" onClick={() => go('close up')}>
-              Close up
-            </Action>
+            <Foot>
+              <Action keyName="7" onClick={() => go('close up')}>
+                Close up
+              </Action>
+            </Foot>
           </div>
         ) : plan.remedyKind === 'replace' ? (
           <>
@@ -67,9 +71,15 @@ export function Swap() {
         )}
       </section>
       <section className="pad grid gap-4 content-start">
-        {plan.remedyKind === 'replace' && !job.fix && <Preparations />}
         {(job.map.faces?.length ?? 0) > 0 && <Faces title="Where it sits" most={{ w: 308, h: 300 }} />}
-        {job.fix && <Photos title="Pictures" hint="As it sits now, before it is covered." />}
+        <Photos
+          title="Pictures"
+          hint={
+            job.fix
+              ? 'As it sits now, before it is covered.'
+              : 'As it sits and how its leads run, before it comes out.'
+          }
+        />
       </section>
     </div>
   );
@@ -113,7 +123,7 @@ function Gentle() {
     if (!refused && job.also.length === 0) go('close up');
   };
   return (
-    <form onSubmit={done} className="grid gap-3 max-w-[560px]">
+    <form id="gentle" onSubmit={done} className="grid gap-3 max-w-[560px]">
       <p>
         {job.plan?.remedyKind === 'reseat' &&
           'Part both ends, look at the contacts, press them home until the latch clicks. A plug that you part goes on the line in Open up, so that it is proven at the close.'}
@@ -140,12 +150,12 @@ function Gentle() {
         />
       )}
       {wrong && <Wrong>{wrong.reason}</Wrong>}
-      <div className="flex gap-3 flex-wrap">
-        <Action type="submit" keyName="Enter">
+      <Foot>
+        <Action type="submit" form="gentle" keyName="Enter">
           Done
         </Action>
         <Second onClick={() => go('open up')}>Record a plug first</Second>
-      </div>
+      </Foot>
     </form>
   );
 }

@@ -3,6 +3,7 @@ import { AIM_WORDS, AIMS, type Aim, PATTERNS, type Pattern } from '../../core/jo
 import { HAZARD_KINDS, HAZARDS, type HazardKind } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
 import { Choices, TextField, toggled, Wrong } from '../../ui/Field';
+import { Foot } from '../../ui/Foot';
 import { HazardGlyph } from '../../ui/HazardGlyph';
 import { Swollen } from '../job/Swollen';
 import type { Refused } from '../job/store';
@@ -94,6 +95,7 @@ export function TakeIn() {
     <div className="cols">
       <div>
         <form
+          id="take-in"
           className="pad grid gap-5 content-start"
           onSubmit={(e) => {
             e.preventDefault();
@@ -187,8 +189,8 @@ export function TakeIn() {
           {wrong && !['/function', '/symptom', '/variant'].includes(wrong.path) && (
             <Wrong>{wrong.reason}</Wrong>
           )}
-          <div className="bar">
-            <Action type="submit" keyName="Enter">
+          <Foot>
+            <Action type="submit" form="take-in" keyName="Enter">
               {intake ? 'Record again' : 'Record'}
             </Action>
             {!aimed && (
@@ -196,7 +198,7 @@ export function TakeIn() {
                 {says.trim() ? `Plan at once: “${says.trim()}”` : 'Plan at once, the cause is known'}
               </Second>
             )}
-          </div>
+          </Foot>
         </form>
         <div className="pad border-t border-rule">
           <Photos title="Pictures" hint="As it came: the outside, the label, the damage." />

@@ -1,6 +1,7 @@
 import { openAccess } from '../../core/job';
 import { coversOver, type MapCheck } from '../../core/unit';
-import { Second } from '../../ui/Action';
+import { Action, Second } from '../../ui/Action';
+import { Foot } from '../../ui/Foot';
 import { Posts } from '../../ui/Signs';
 import { useJob } from '../job/use-job';
 
@@ -30,9 +31,10 @@ export function CoverFirst({
       <Posts size={36} />
       <div className="grid gap-2">
         <b>Held by the {covers.map((c) => c.name).join(', then the ')}: still on</b>
-        <div className="flex flex-wrap gap-2">
-          <Second
-            small
+        <Foot>
+          <b className="text-[18px] max-w-[240px] leading-[1.15]">{check.title}</b>
+          <Action
+            keyName="Enter"
             onClick={() =>
               onRefused(
                 record('move.recorded', {
@@ -44,11 +46,9 @@ export function CoverFirst({
             }
           >
             The {next.name} is off now
-          </Second>
-          <Second small onClick={() => go('open up')}>
-            Record its screws
-          </Second>
-        </div>
+          </Action>
+          <Second onClick={() => go('open up')}>Record its screws</Second>
+        </Foot>
       </div>
     </div>
   );

@@ -1,8 +1,9 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useId, useRef, useState } from 'react';
 import { Refusal } from '../../core/refusal';
 import { formatReading, judgeReading, type ReadAs, readAs, spreadOf, type Tap } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
+import { Foot } from '../../ui/Foot';
 import { RangeStrip } from '../../ui/RangeStrip';
 import { openSum } from '../sums/open-sum';
 import type { AnswerProps } from './answer';
@@ -42,6 +43,7 @@ export function ReadingAnswer({ check, tap, expect, onAnswer, onTyped }: Props) 
   const [takes, setTakes] = useState<number[]>([]);
   const [wrong, setWrong] = useState<string | null>(null);
   const input = useRef<HTMLInputElement>(null);
+  const form = useId();
   const typed = text.trim() ? read(text, unit) : {};
   const all = typed.value === undefined ? takes : [...takes, typed.value];
   const summed = all.length ? spreadOf(all) : null;
@@ -82,28 +84,36 @@ export function ReadingAnswer({ check, tap, expect, onAnswer, onTyped }: Props) 
   };
 
   return (
-    <form onSubmit={submit} className="grid gap-2" noValidate>
-      <div className="flex gap-[10px] items-stretch max-[500px]:flex-col">
-        <label className="flex items-center border-2 border-bark h-[52px] w-[200px] flex-none px-[10px]">
+    <form id={form} onSubmit={submit} className="grid gap-2" noValidate>
+      <Foot>
+        <label className="flex items-center gap-3">
+          <b className="text-[18px] max-w-[220px] leading-[1.15]">{check.title}</b>
           <span className="sr-only">Reading in {unit}</span>
-          <input
-            ref={input}
-            data-key="reading"
-            className="w-full min-w-0 font-mono text-[28px] font-[600] bg-transparent outline-none"
-            value={text}
-            onChange={(e) => put(e.target.value)}
-            inputMode="text"
-            autoComplete="off"
-            aria-invalid={wrong ? true : undefined}
-          />
-          <span className="mono text-bark-2 pl-2">{unit}</span>
+          <span className="flex items-center border-2 border-bark h-[52px] w-[200px] flex-none px-[10px]">
+            <input
+              ref={input}
+              form={form}
+              data-next={text.trim() ? undefined : 'ask'}
+              data-key="reading"
+              className="w-full min-w-0 font-mono text-[28px] font-[600] bg-transparent outline-none"
+              value={text}
+              onChange={(e) => put(e.target.value)}
+              inputMode="text"
+              autoComplete="off"
+              aria-invalid={wrong ? true : undefined}
+            />
+            <span className="mono text-bark-2 pl-2">{unit}</span>
+          </span>
         </label>
-        {verdict ? (
-          <VerdictBox verdict={verdict} expect={expect} />
-        ) : (
-          <span className="note flex-1 self-center">Type it as the meter shows it: 0.775, 775m, 4k7.</span>
-        )}
-      </div>
+        <Action type="submit" form={form} keyName="Enter">
+          {all.length > 1 ? 'Record the mean' : 'Record'}
+        </Action>
+      </Foot>
+      {verdict ? (
+        <VerdictBox verdict={verdict} expect={expect} />
+      ) : (
+        <span className="note">Type it as the meter shows it: 0.775, 775m, 4k7.</span>
+      )}
       <RangeStrip {...expect} value={value} />
       <p>
         Expected{' '}
@@ -137,9 +147,6 @@ export function ReadingAnswer({ check, tap, expect, onAnswer, onTyped }: Props) 
       )}
       {wrong && <Wrong>{wrong}</Wrong>}
       <div className="flex flex-wrap gap-2 items-center">
-        <Action type="submit" keyName="Enter">
-          {all.length > 1 ? 'Record the mean' : 'Record'}
-        </Action>
         <Second small onClick={again}>
           Take again
         </Second>

@@ -5,6 +5,7 @@ import { CHECK_HOWS, cone, type MapCheck } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
 import { Dialog } from '../../ui/Dialog';
 import { SelectField } from '../../ui/Field';
+import { Foot } from '../../ui/Foot';
 import { Warn } from '../../ui/Signs';
 import { useFocusKept } from '../../ui/use-focus-kept';
 import { Swollen } from '../job/Swollen';
@@ -34,7 +35,9 @@ function NotTakenIn() {
     <div className="empty">
       <h2>First say what it does wrong</h2>
       <p>Suspicion starts from the function that fails: everything it does not need is out of it at once.</p>
-      <Action onClick={() => go('take in')}>Take in</Action>
+      <Foot>
+        <Action onClick={() => go('take in')}>Take in</Action>
+      </Foot>
     </div>
   );
 }
@@ -133,11 +136,11 @@ function TraceSheet() {
               <div className="grid gap-3">
                 <h3 className="sec">Enough to repair</h3>
                 <p>{view.reason}</p>
-                <div className="flex flex-wrap gap-3">
-                  <Action keyName="3" onClick={() => go('plan')}>
+                <Foot>
+                  <Action keyName="Enter" onClick={() => go('plan')}>
                     Plan: {repair.title}
                   </Action>
-                </div>
+                </Foot>
               </div>
             ) : chosen ? (
               <>

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
+import { Foot } from '../../ui/Foot';
 import { useKeys } from '../../ui/Keys';
 import { TickBox, Warn } from '../../ui/Signs';
 import type { AnswerProps } from './answer';
@@ -27,11 +28,13 @@ export function WordAnswer({ check, why, onAnswer, onTyped }: AnswerProps & { wh
           It stays in the tray as <b>{check.leaves}</b> until it is put back.
         </p>
       )}
-      <div className="grid grid-cols-2 max-[500px]:grid-cols-1 gap-3">
-        {answers.map(({ id, name, good }) => (
+      <Foot>
+        <b className="text-[18px] max-w-[240px] leading-[1.15]">{check.title}</b>
+        {answers.map(({ id, name, good }, i) => (
           <Second
             key={id}
-            className="min-h-[64px]! text-[18px] text-left flex-col items-start! justify-center gap-[2px]!"
+            className="min-h-[56px]! text-[18px] flex-1 min-w-[150px] text-left"
+            data-next={i === 0 ? 'ask' : undefined}
             onClick={() => setWrong(onAnswer({ check: check.id, outcome: id, source: 'eye' }))}
             onMouseEnter={() => onTyped?.({ check: check.id, outcome: id })}
             onFocus={() => onTyped?.({ check: check.id, outcome: id })}
@@ -55,7 +58,7 @@ export function WordAnswer({ check, why, onAnswer, onTyped }: AnswerProps & { wh
             </span>
           </Second>
         ))}
-      </div>
+      </Foot>
       {wrong && <Wrong>{wrong}</Wrong>}
     </>
   );

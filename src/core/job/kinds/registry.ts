@@ -5,6 +5,8 @@ export { noteAdded } from './beside/note-added';
 export { photoAdded } from './beside/photo-added';
 export { pinPlaced } from './beside/pin-placed';
 export { pinRemoved } from './beside/pin-removed';
+export { tickDone } from './beside/tick-done';
+export { tickNoted } from './beside/tick-noted';
 export { timerEnded } from './beside/timer-ended';
 export { timerStarted } from './beside/timer-started';
 export { jobHandedOver } from './hand-over/job-handed-over';

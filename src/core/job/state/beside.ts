@@ -12,6 +12,8 @@ export interface Photo {
   stop: Stop;
   /** the earlier picture it stands beside: before and after */
   after?: string;
+  /** the thing of the tray it was taken for */
+  of?: string;
   pins?: PhotoPin[];
 }
 
@@ -43,12 +45,29 @@ export interface Consumable {
   by: string;
 }
 
+/** A tick of one's own, asked at a stop or when a thing goes back. */
+export interface Tick {
+  id: string;
+  text: string;
+  stop: Stop;
+  item?: string;
+}
+
 /** What is kept beside the work, at any stop. */
 export interface Beside {
   notes: { at: string; by: string; text: string }[];
   photos: Photo[];
   timers: Timer[];
   consumables: Consumable[];
+  ticks: Tick[];
+  ticked: { tick: string; at: string; by: string }[];
 }
 
-export const startBeside = (): Beside => ({ notes: [], photos: [], timers: [], consumables: [] });
+export const startBeside = (): Beside => ({
+  notes: [],
+  photos: [],
+  timers: [],
+  consumables: [],
+  ticks: [],
+  ticked: [],
+});

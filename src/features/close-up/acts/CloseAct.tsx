@@ -1,4 +1,5 @@
 import { Action } from '../../../ui/Action';
+import { Foot } from '../../../ui/Foot';
 import { useJob } from '../../job/use-job';
 import type { ActProps } from './act';
 
@@ -8,13 +9,13 @@ export function CloseAct({ step, onRefused }: ActProps) {
   const { cover } = step;
   if (!cover) return null;
   return (
-    <div className="flex flex-wrap gap-3">
+    <Foot>
       <Action
-        className="min-h-[64px]! text-[18px]"
+        className="min-h-[56px]! text-[18px]"
         onClick={() => onRefused(record('cover.closed', { cover: cover.id, kind: 'final' }))}
       >
         The {cover.name} {/[^s]s$/i.test(cover.name) ? 'are' : 'is'} closed
       </Action>
-    </div>
+    </Foot>
   );
 }

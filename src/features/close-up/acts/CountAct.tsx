@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Action } from '../../../ui/Action';
 import { TextField } from '../../../ui/Field';
+import { Foot } from '../../../ui/Foot';
 import { useJob } from '../../job/use-job';
 import type { ActProps } from './act';
 
@@ -10,6 +11,7 @@ export function CountAct({ step, onRefused }: ActProps) {
   const [n, setN] = useState('');
   return (
     <form
+      id="count"
       className="flex gap-3 items-end flex-wrap"
       onSubmit={(e) => {
         e.preventDefault();
@@ -19,13 +21,16 @@ export function CountAct({ step, onRefused }: ActProps) {
       <TextField
         label="How many are there"
         inputMode="numeric"
+        data-next={n.trim() ? undefined : 'ask'}
         value={n}
         onChange={(e) => setN(e.target.value)}
         className="w-[200px]"
       />
-      <Action type="submit" keyName="Enter">
-        Counted
-      </Action>
+      <Foot>
+        <Action type="submit" form="count" keyName="Enter">
+          Counted
+        </Action>
+      </Foot>
     </form>
   );
 }

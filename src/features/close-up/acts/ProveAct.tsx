@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { proofsOf, specOf } from '../../../core/ledger';
 import { Second } from '../../../ui/Action';
 import { TextField } from '../../../ui/Field';
+import { Foot } from '../../../ui/Foot';
 import { useJob } from '../../job/use-job';
 import type { ActProps } from './act';
 
@@ -34,13 +35,18 @@ export function ProveAct({ step, onRefused }: ActProps) {
         {step.item?.kind === 'plug' ? 'A plug that is in is not yet home. ' : ''}How was{' '}
         {step.item ? specOf(step.item) : 'it'} proven?
       </p>
-      <div className="flex flex-wrap gap-3">
-        {(step.item ? proofsOf(step.item) : []).map((how) => (
-          <Second key={how} className="min-h-[64px]!" onClick={() => prove(how)}>
+      <Foot>
+        {(step.item ? proofsOf(step.item) : []).map((how, i) => (
+          <Second
+            key={how}
+            className="min-h-[56px]!"
+            data-next={i === 0 ? 'ask' : undefined}
+            onClick={() => prove(how)}
+          >
             {how}
           </Second>
         ))}
-      </div>
+      </Foot>
       {contacts > 1 && (
         <TextField
           label={`Wires in its ${contacts} contacts`}

@@ -1,6 +1,7 @@
 import { type Item, type JointId, joint } from '../../../core/ledger';
 import { Action, Second } from '../../../ui/Action';
 import { AskLine } from '../../../ui/AskLine';
+import { Foot } from '../../../ui/Foot';
 import { useJob } from '../../job/use-job';
 import type { ActProps } from './act';
 
@@ -17,11 +18,11 @@ function OnceAct({ step, onRefused }: ActProps) {
   return (
     <div className="grid gap-3">
       <p className="font-[600]">New every time. The old {step.left > 1 ? 'ones stay' : 'one stays'} out.</p>
-      <div>
-        <Action className="min-h-[64px]! text-[18px]" onClick={() => say('new ones went in')}>
+      <Foot>
+        <Action className="min-h-[56px]! text-[18px]" onClick={() => say('new ones went in')}>
           {step.left > 1 ? `${step.left} new ones are in` : 'A new one is in'}
         </Action>
-      </div>
+      </Foot>
       <AskLine
         small
         label="Or the old one goes in again, because"
@@ -54,30 +55,30 @@ export function ReturnAct(p: ActProps) {
   const off = (item.by.off ?? 0) + (item.by['in its own hole'] ?? 0) - (item.missing ?? 0);
   const loose = off + (item.by.loose ?? 0);
   return (
-    <div className="flex flex-wrap gap-3">
-      <Action className="min-h-[64px]! text-[18px]" keyName="Space" onClick={() => onBack(1)}>
+    <Foot>
+      <Action className="min-h-[56px]! text-[18px]" keyName="Space" data-next onClick={() => onBack(1)}>
         {screws ? 'One more is tight' : doneWords(item.kind, item.joint)}
       </Action>
       {screws && step.left > 1 && (
-        <Second className="min-h-[64px]!" onClick={() => onBack(step.left)}>
+        <Second className="min-h-[56px]!" onClick={() => onBack(step.left)}>
           All {step.left} are tight
         </Second>
       )}
       {screws && off > 0 && (
-        <Second className="min-h-[64px]!" onClick={() => put(off, 'loose')}>
+        <Second className="min-h-[56px]!" onClick={() => put(off, 'loose')}>
           All in, still loose
         </Second>
       )}
       {screws && loose > 0 && (
-        <Second className="min-h-[64px]!" onClick={() => put(loose, 'half tight')}>
+        <Second className="min-h-[56px]!" onClick={() => put(loose, 'half tight')}>
           All half tight
         </Second>
       )}
       {fewer && (
-        <Second className="min-h-[64px]!" keyName="Shift Space" onClick={fewer}>
+        <Second className="min-h-[56px]!" keyName="Shift Space" onClick={fewer}>
           One fewer
         </Second>
       )}
-    </div>
+    </Foot>
   );
 }

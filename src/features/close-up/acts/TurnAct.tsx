@@ -1,4 +1,5 @@
 import { Action } from '../../../ui/Action';
+import { Foot } from '../../../ui/Foot';
 import { useJob } from '../../job/use-job';
 import type { ActProps } from './act';
 
@@ -8,15 +9,15 @@ export function TurnAct({ step, onRefused }: ActProps) {
   const { side } = step;
   if (!side) return null;
   return (
-    <div className="flex flex-wrap gap-3">
+    <Foot>
       <Action
-        className="min-h-[64px]! text-[18px]"
+        className="min-h-[56px]! text-[18px]"
         onClick={() =>
           onRefused(record('move.recorded', { verb: 'flip', text: `flip ${side}`, item: null, sideUp: side }))
         }
       >
         It is turned
       </Action>
-    </div>
+    </Foot>
   );
 }

@@ -6,7 +6,7 @@ import { Wrong } from '../../../ui/Field';
 import { TickBox, Warn } from '../../../ui/Signs';
 import { UnitsFrame } from '../UnitsFrame';
 import { BoardDrawing } from './BoardDrawing';
-import { Mark, PlugFace } from './PlugFace';
+import { Clusters } from './Clusters';
 import { useMixups } from './use-mixups';
 
 const WORST = 12;
@@ -258,60 +258,5 @@ function ToDo({
         maker’s drawing comes first.
       </p>
     </section>
-  );
-}
-
-/** Plugs and headers of one shape: only these can be taken for one another. */
-function Clusters({ plugs, headers, answer }: { plugs: Plug[]; headers: Header[]; answer: MixupsAnswer }) {
-  const shape = (x: Plug | Header) => `${x.family}, ${x.pitch} mm, ${x.rows === 2 ? 'two rows' : 'one row'}`;
-  const groups = new Map<string, { plugs: Plug[]; headers: Header[] }>();
-  for (const h of headers) {
-    const g = groups.get(shape(h)) ?? { plugs: [], headers: [] };
-    g.headers.push(h);
-    groups.set(shape(h), g);
-  }
-  for (const p of plugs) groups.get(shape(p))?.plugs.push(p);
-  const worst = (p: Plug, h: Header) =>
-    answer.risks.filter((r) => r.plug === p.id && r.header === h.id && r.how === 'wrong header')[0];
-  return (
-    <>
-      {[...groups]
-        .filter(([, g]) => g.plugs.length > 0)
-        .map(([name, g]) => (
-          <section key={name} className="pad border-b border-rule overflow-x-auto" aria-label={name}>
-            <h2 className="sec pb-2">{name}</h2>
-            <table className="plain" style={{ width: 'auto' }}>
-              <thead>
-                <tr>
-                  <th scope="col">Plug</th>
-                  {g.headers.map((h) => (
-                    <th key={h.id} scope="col" className="text-center!">
-                      <b className="mono text-bark text-[15px]">{h.id}</b>
-                      {h.landmark && <span className="block max-w-[110px]">{h.landmark}</span>}
-                    </th>
-                  ))}
-                </tr>
-              </thead>
-              <tbody>
-                {g.plugs.map((p) => (
-                  <tr key={p.id}>
-                    <th scope="row" className="pr-4!">
-                      <span className="flex gap-3 items-center">
-                        <b className="mono text-bark text-[15px]">{p.id}</b>
-                        <PlugFace plug={p} />
-                      </span>
-                    </th>
-                    {g.headers.map((h) => (
-                      <td key={h.id} className="text-center min-w-[84px]">
-                        <Mark own={p.home === h.id} risk={worst(p, h)} />
-                      </td>
-                    ))}
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-          </section>
-        ))}
-    </>
   );
 }

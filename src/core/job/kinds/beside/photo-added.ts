@@ -1,6 +1,8 @@
 import { demand } from '../../../refusal';
 import { Line, Type, Ulid } from '../../../schema/words';
+import { itemOf } from '../../came-off';
 import { kind } from '../kind';
+import { ItemId } from '../tray/draft-schema';
 
 /** A picture, kept with what it shows. */
 export const photoAdded = kind({
@@ -11,6 +13,7 @@ export const photoAdded = kind({
     width: Type.Integer({ minimum: 1, maximum: 20_000 }),
     height: Type.Integer({ minimum: 1, maximum: 20_000 }),
     after: Type.Optional(Ulid),
+    of: Type.Optional(ItemId),
   },
   admit: 'always',
   apply(state, photo, { id, at, by }) {
@@ -19,6 +22,11 @@ export const photoAdded = kind({
       photo.after === undefined || state.photos.some((p) => p.id === photo.after),
       'the picture before it is not in this job',
       '/after',
+    );
+    demand(
+      photo.of === undefined || itemOf(state, photo.of) !== undefined,
+      'the thing that it shows is not in the tray',
+      '/of',
     );
     return {
       ...state,

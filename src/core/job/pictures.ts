@@ -1,0 +1,24 @@
+import type { Item } from '../ledger';
+import type { JobState, Photo, PhotoPin } from './state';
+
+/**
+ * Whether a pin is on a thing of the tray: bound to it, or set on its name.
+ *
+ * @param pin a pin of a picture
+ * @param item a thing of the tray
+ * @returns true where it is
+ * @example isPinOf({ x: 0.5, y: 0.2, on: 'coin lead' }, item) // true of the item 'coin lead'
+ */
+export const isPinOf = (pin: PhotoPin, item: Pick<Item, 'id' | 'name'>): boolean =>
+  pin.item === item.id || pin.on.toLowerCase() === item.name.toLowerCase();
+
+/**
+ * Pictures that show a thing of the tray: taken for it, or with a pin on it.
+ *
+ * @param state a job
+ * @param item a thing of the tray
+ * @returns pictures, oldest first
+ * @example picturesOf(state, item).length // 2
+ */
+export const picturesOf = (state: JobState, item: Pick<Item, 'id' | 'name'>): Photo[] =>
+  state.photos.filter((p) => p.of === item.id || p.pins?.some((pin) => isPinOf(pin, item)));
