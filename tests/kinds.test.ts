@@ -50,6 +50,7 @@ const EXAMPLES: { [T in EventType]: Payload<T> } = {
   'pin.placed': { face: 'front', x: 10, y: 20, on: 'J7', item: 'x' },
   'pin.removed': { photo: ULID, pin: 0 },
   'note.added': { text: 'smells of salt' },
+  'look.answered': { look: 'setting', found: false },
   'tick.noted': { text: 'grease the seal', stop: 'close up' },
   'tick.done': { tick: 'picture of the plugs' },
   'timer.started': { what: 'glue sets', minutes: 20 },

@@ -2,6 +2,7 @@ export { answerWords, verdictOf } from './answer';
 export { bareEnds } from './bare-ends';
 export * from './event';
 export { designated, type FaceNow, facesNow, faceToShow, type PinTone } from './face-of';
+export { type FirstLook, firstLooksFound, firstLooksLeft } from './first-looks';
 export { handOverHeldBy } from './hand-over-rule';
 export { handHeldBy } from './hands-in';
 export { type HistoryLine, history, redoTarget, type StoryLine, story, undoTarget } from './history';

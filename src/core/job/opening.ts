@@ -1,5 +1,6 @@
 import { folded } from '../hazard';
 import { coversOver } from '../unit';
+import { firstLooksFound } from './first-looks';
 import { openAccess } from './open';
 import type { Fix, JobState, Out, Plan } from './state';
 
@@ -22,11 +23,12 @@ export const plansOf = (state: JobState): Plan[] =>
  */
 export const fixesOf = (state: JobState): Fix[] => [...state.fixes, ...(state.fix ? [state.fix] : [])];
 
-/** What mended the unit, in words: "new ribbon and new pack". */
+/** What mended the unit, in words: "new ribbon and new pack", or what a first look put right. */
 export const fixWords = (state: JobState): string =>
-  fixesOf(state)
-    .map((f) => f.name)
-    .join(' and ');
+  (fixesOf(state).length
+    ? fixesOf(state).map((f) => f.name)
+    : firstLooksFound(state).flatMap((l) => l.mends ?? [])
+  ).join(' and ');
 
 /** Old parts that are out and not replaced yet: the one in hand first. */
 export const outsOf = (state: JobState): Out[] => [...(state.out ? [state.out] : []), ...state.outBeside];
@@ -123,7 +125,8 @@ export function isReached(state: JobState): boolean {
 }
 
 /**
- * Whether there is something to be proven: a remedy is done, or the unit was put together.
+ * Whether there is something to be proven: a remedy is done, a first look put something right, or the
+ * unit was put together.
  *
  * @param state a job
  * @returns true from when a proof means something
@@ -131,4 +134,7 @@ export function isReached(state: JobState): boolean {
  */
 export const isDone = (state: JobState): boolean =>
   state.fix !== null ||
-  (state.fixes.length === 0 && state.out === null && state.ledger.items.some((i) => i.assembly));
+  (state.fixes.length === 0 &&
+    state.out === null &&
+    (state.ledger.items.some((i) => i.assembly) ||
+      (state.plan === null && firstLooksFound(state).some((l) => l.mends))));

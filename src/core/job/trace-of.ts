@@ -1,6 +1,7 @@
 import { suspicion, type TraceAnswer, type TraceLogEntry, type TraceRequest, trace } from '../trace';
-import { deriveChecks, type MapCheck } from '../unit';
+import { deriveChecks, hazardsOf, type MapCheck, powerOf } from '../unit';
 import type { Answer } from './answer';
+import { leaders, ranked } from './near-ties';
 import { openAccess } from './open';
 import { symptomId } from './proofs';
 import { isAimed, type JobState, PATTERN_Q } from './state';
@@ -95,6 +96,13 @@ export interface NextStep {
   openMinutes: number;
   pBad?: number;
   bits?: number;
+  /** under power, dead, or either way */
+  power: 'powered' | 'dead' | 'either';
+  /** something live is near the hand while it is done */
+  live: boolean;
+  /** place in the ranking, from 1; near ties share it */
+  place: number;
+  tied: boolean;
 }
 
 export interface TraceView {
@@ -102,6 +110,8 @@ export interface TraceView {
   checks: MapCheck[];
   /** element ids with their suspicion, most suspect first */
   suspects: { id: string; p: number }[];
+  /** those that are as suspect as the most suspect one, itself among them */
+  leaders: { id: string; p: number }[];
   next: NextStep[];
   /** two faults at once that explain the log best, where no single one does */
   together?: { ids: string[]; p: number };
@@ -136,7 +146,7 @@ function reasonFor(check: MapCheck, p: Map<string, number>): string {
 
 function words(state: JobState, answer: TraceAnswer, checks: MapCheck[]): NextStep[] {
   const p = new Map(answer.belief.map((b) => [b.id, b.p]));
-  return answer.next.flatMap((n): NextStep[] => {
+  const steps = answer.next.flatMap((n): Omit<NextStep, 'place' | 'tied'>[] => {
     if (n.kind === 'check') {
       const check = checks.find((c) => c.id === n.id);
       if (!check) return [];
@@ -150,6 +160,8 @@ function words(state: JobState, answer: TraceAnswer, checks: MapCheck[]): NextSt
           minutes: check.trace.minutes + (n.openMinutes ?? 0) + (n.powerMinutes ?? 0),
           expectedMinutes: n.expectedMinutes,
           openMinutes: n.openMinutes ?? 0,
+          power: powerOf(check),
+          live: hazardsOf(state.map, check).length > 0,
           ...(n.pBad === undefined ? {} : { pBad: n.pBad }),
           ...(n.bits === undefined ? {} : { bits: n.bits }),
         },
@@ -169,9 +181,12 @@ function words(state: JobState, answer: TraceAnswer, checks: MapCheck[]): NextSt
         minutes: r.minutes + (n.openMinutes ?? 0),
         expectedMinutes: n.expectedMinutes,
         openMinutes: n.openMinutes ?? 0,
+        power: 'dead',
+        live: false,
       },
     ];
   });
+  return ranked(steps.map((s) => ({ ...s, powered: s.power === 'powered' })));
 }
 
 /**
@@ -190,18 +205,26 @@ export function traceView(state: JobState, computed?: TraceAnswer): TraceView {
   const best = next.find((n) => n.kind === 'check');
   const repair = next.find((n) => n.kind === 'repair');
   const now = answer.repairNowMinutes;
-  const reason = answer.enough
-    ? best
-      ? `Enough: begin with “${repair?.title}”. Mended in about ${minutes(now)}; the best further check would make it ${minutes(best.expectedMinutes)}.`
-      : `Enough: no further check would tell anything. Mended in about ${minutes(now)}.`
-    : `Checking still pays: about ${minutes(best?.expectedMinutes ?? now)} to mended, against ${minutes(now)} when repairing now.`;
+  const first = next[0];
+  // A look from outside that costs next to nothing is taken before the unit is opened for good.
+  const lookFirst =
+    first?.kind === 'check' && first.openMinutes === 0 && first.tied && (repair?.openMinutes ?? 0) > 0;
+  const enough = answer.enough && !lookFirst;
+  const reason = lookFirst
+    ? `“${first.title}” is done from outside and costs next to nothing: about ${minutes(first.expectedMinutes)} to mended, ${minutes(now)} when repairing now.`
+    : answer.enough
+      ? best
+        ? `Enough: begin with “${repair?.title}”. Mended in about ${minutes(now)}; the best further check would make it ${minutes(best.expectedMinutes)}.`
+        : `Enough: no further check would tell anything. Mended in about ${minutes(now)}.`
+      : `Checking still pays: about ${minutes(best?.expectedMinutes ?? now)} to mended, against ${minutes(now)} when repairing now.`;
   const pair = answer.faultSets?.find((f) => f.ids.length === 2);
   return {
     answer,
     checks,
     suspects,
+    leaders: leaders(suspects),
     next,
-    enough: answer.enough,
+    enough,
     reason,
     ...(pair ? { together: pair } : {}),
   };

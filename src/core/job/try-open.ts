@@ -11,6 +11,17 @@ const PER_CONNECTOR = 0.02;
 
 /** Chance of a remedy that was planned without tracing. Common practice, no source. */
 const UNTRACED = 0.7;
+/** How sure it is that the cause lies where whoever took it in knows it to lie. Common practice, no source. */
+const KNOWN = 0.95;
+
+/** The chance that what is planned mends the unit: as reckoned, or as known without tracing. */
+function mending(state: JobState): number {
+  const { plan, intake } = state;
+  if (plan?.chance !== undefined) return plan.chance;
+  const remedies = state.map.elements.find((e) => e.id === plan?.element)?.remedies;
+  const fixes = remedies?.find((r) => r.id === plan?.remedy)?.fixes;
+  return intake?.causeKnown && fixes !== undefined ? KNOWN * fixes : UNTRACED;
+}
 
 export interface TryOpen extends ProveAnswer {
   pFail: number;
@@ -27,8 +38,7 @@ export interface TryOpen extends ProveAnswer {
  */
 export function tryOpen(state: JobState): TryOpen {
   const plugs = state.ledger.items.filter((i) => i.kind === 'plug').length;
-  const mended = state.plan?.chance ?? UNTRACED;
-  const pFail = 1 - mended * (1 - PER_CONNECTOR) ** plugs;
+  const pFail = 1 - mending(state) * (1 - PER_CONNECTOR) ** plugs;
   const closing = wayBack(state.ledger)
     .filter((s) => s.kind === 'return')
     .map((s, i) => {

@@ -6,6 +6,7 @@ export {
   hazardsOf,
   isRepeated,
   type MapCheck,
+  powerOf,
 } from './checks/index';
 export { cone } from './cone';
 export { coversOver } from './covers-over';

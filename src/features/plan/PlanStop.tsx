@@ -54,8 +54,13 @@ function PlanSheet() {
   const [wrong, setWrong] = useState<Refused | null>(null);
   const aimed = isAimed(job);
   // Nothing was traced: no figure is invented for it.
-  const bySay = (Boolean(says) && !traced) || aimed;
-  const asked = aimed ? `asked for: ${job.intake?.symptom}` : `the unit says so: ${says}`;
+  const known = Boolean(job.intake?.causeKnown) && !traced;
+  const bySay = (Boolean(says) && !traced) || known || aimed;
+  const asked = aimed
+    ? `asked for: ${job.intake?.symptom}`
+    : says
+      ? `the unit says so: ${says}`
+      : 'the cause is known';
   const reason =
     why.trim() ||
     (bySay
@@ -67,7 +72,7 @@ function PlanSheet() {
       element,
       remedy: chosen.remedy.id,
       why: reason,
-      ...(bySay ? (aimed ? {} : { saidByUnit: true }) : { chance: chosen.chance }),
+      ...(bySay ? (says && !aimed ? { saidByUnit: true } : {}) : { chance: chosen.chance }),
       ...(also ? { also } : {}),
     });
     setWrong(refused);
@@ -92,7 +97,9 @@ function PlanSheet() {
             {aimed
               ? `asked for: “${job.intake?.symptom}”`
               : bySay
-                ? `as said by the unit: “${says}”`
+                ? says
+                  ? `as said by the unit: “${says}”`
+                  : 'the cause is known'
                 : `${percent(p)} it is this one`}
           </span>
         </div>
@@ -108,7 +115,7 @@ function PlanSheet() {
           {view.suspects.map((s) => (
             <option key={s.id} value={s.id}>
               {s.id} {job.map.elements.find((e) => e.id === s.id)?.name}
-              {!aimed && `, ${percent(s.p)}`}
+              {!bySay && `, ${percent(s.p)}`}
             </option>
           ))}
         </SelectField>

@@ -79,6 +79,7 @@ export function TakeIn() {
       ...(alsoFails(f).length ? { alsoFails: alsoFails(f) } : {}),
       ...(typed(f.since) ? { since: typed(f.since) } : {}),
       ...(typed(f.unitSays) ? { unitSays: typed(f.unitSays) } : {}),
+      ...(then === 'plan' && !aimed && !typed(f.unitSays) ? { causeKnown: true } : {}),
       ...(f.variant ? { variant: f.variant } : {}),
       ...(f.hazards.length ? { addHazards: f.hazards } : {}),
       ...(parties.length ? { addParties: parties } : {}),

@@ -31,7 +31,7 @@ export function NextList({ map, view, chosen, onChoose, onLook, looked, job, rec
         <span className="note">{reckoning ? 'reckoning' : 'soonest mended first'}</span>
       </div>
       <ol className="flex flex-col">
-        {view.next.slice(0, SHOWN).map((n, i) => {
+        {view.next.slice(0, SHOWN).map((n) => {
           const tested = new Set(n.check ? testedBy(n.check) : n.element ? [n.element] : []);
           const inside = shares.filter((s) => tested.has(s.id)).reduce((a, s) => a + s.p, 0);
           const share = Math.round(inside * 100);
@@ -52,7 +52,17 @@ export function NextList({ map, view, chosen, onChoose, onLook, looked, job, rec
                 onMouseLeave={() => onLook(null)}
                 onBlur={() => onLook(null)}
               >
-                <span className="big text-[24px] pl-1">{i + 1}</span>
+                <span className="big text-[24px] pl-1">
+                  {n.place}
+                  {n.tied && (
+                    <span
+                      className="block text-[13px] font-[500] leading-none"
+                      title="as good as the others of this place"
+                    >
+                      tie
+                    </span>
+                  )}
+                </span>
                 <span className="grid gap-[5px]">
                   <span className="flex justify-between gap-3 leading-[1.15]">
                     <span>
@@ -64,7 +74,7 @@ export function NextList({ map, view, chosen, onChoose, onLook, looked, job, rec
                     </span>
                   </span>
                   <SplitTape shares={shares.map((s) => ({ ...s, tested: tested.has(s.id) }))} />
-                  {(now || i === 0) && <span className="text-[14px] leading-[1.25]">{n.why}</span>}
+                  {(now || n === view.next[0]) && <span className="text-[14px] leading-[1.25]">{n.why}</span>}
                   {n.check && (now || n.id === looked) && <WouldClear job={job} check={n.check} />}
                   <span className="flex flex-wrap text-[14px] leading-[1.2] [&>*+*]:border-l [&>*+*]:border-rule-strong [&>*+*]:pl-[9px] [&>*]:pr-[9px]">
                     <span>
@@ -73,6 +83,7 @@ export function NextList({ map, view, chosen, onChoose, onLook, looked, job, rec
                     <span>
                       {n.openMinutes > 0 ? `opening ${minutes(n.openMinutes)}\u00a0min` : 'stays shut'}
                     </span>
+                    {n.kind === 'check' && <span>{n.power === 'either' ? 'powered or dead' : n.power}</span>}
                     <span>mended in {minutes(n.expectedMinutes)}&nbsp;min</span>
                     {hazards[0] && (
                       <span className="text-brick flex gap-1 items-center">

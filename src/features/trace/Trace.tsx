@@ -1,7 +1,7 @@
 import { useCallback, useMemo, useState } from 'react';
-import { sharing, traceRequest } from '../../core/job';
+import { sharing, type TraceView, traceRequest } from '../../core/job';
 import { suspicion } from '../../core/trace';
-import { CHECK_HOWS, cone, type MapCheck } from '../../core/unit';
+import { CHECK_HOWS, cone, type MapCheck, type UnitMap } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
 import { Dialog } from '../../ui/Dialog';
 import { SelectField } from '../../ui/Field';
@@ -13,11 +13,14 @@ import { useJob } from '../job/use-job';
 import { useTrace } from '../job/use-trace';
 import { Answering, type Typed } from './Answering';
 import { Chain } from './Chain';
+import { FirstLooks } from './FirstLooks';
 import { NextList } from './NextList';
 import { OwnCheckForm } from './OwnCheckForm';
 import { Recorded } from './Recorded';
 import { Weights } from './Weights';
 
+/** Suspicion from which on an element is known rather than suspected. */
+const KNOWN = 0.5;
 /** Suspicion from which on an element is named in the headline. */
 const STANDS_OUT = 0.03;
 const percent = (p: number) => (p >= 0.995 ? 'over 99' : p < 0.01 ? 'under 1' : String(Math.round(p * 100)));
@@ -75,24 +78,19 @@ function TraceSheet() {
   const answering = useFocusKept<HTMLElement>(`${job.trace.length} ${chosenId}`);
 
   const top = view.suspects[0];
-  const element = job.map.elements.find((e) => e.id === top?.id);
   const repair = view.next.find((n) => n.kind === 'repair');
 
   return (
     <div className="cols">
       <div className="grid content-start min-w-0">
+        <FirstLooks />
         <section className="pad pb-2! grid gap-2">
           <div className="lead">
             <h2 className="headline">
               {(top?.p ?? 0) < STANDS_OUT ? (
                 <>Nothing stands out: {sharing(view.suspects.map((s) => s.p))} elements share the suspicion</>
               ) : (
-                <>
-                  {view.enough ? 'Enough known' : 'Most suspect'}: {element?.name}{' '}
-                  <span className="whitespace-nowrap">
-                    {top?.id}, {percent(top?.p ?? 0)} %
-                  </span>
-                </>
+                <Heading view={view} map={job.map} />
               )}
             </h2>
             {forecast ? (
@@ -219,5 +217,35 @@ function TraceSheet() {
         )}
       </Dialog>
     </div>
+  );
+}
+
+/** What is most suspect, in words: one element, or several that are as suspect as each other. */
+function Heading({ view, map }: { view: TraceView; map: UnitMap }) {
+  const { leaders, suspects, enough } = view;
+  const p = leaders[0]?.p ?? 0;
+  const names = leaders.map((s) => map.elements.find((e) => e.id === s.id)?.name ?? s.id);
+  if (leaders.length > 1)
+    return (
+      <>
+        {leaders.length > 3
+          ? `${leaders.length} elements alike`
+          : `Alike: ${names.slice(0, -1).join(', ')} and ${names.at(-1)}`}
+        , {percent(p)} % each
+      </>
+    );
+  const second = suspects[1];
+  return (
+    <>
+      {!enough ? 'Most suspect' : p >= KNOWN ? 'Enough known' : 'Nothing more to check'}: {names[0]}{' '}
+      <span className="whitespace-nowrap">
+        {leaders[0]?.id}, {percent(p)} %
+      </span>
+      {enough && p < KNOWN && second && (
+        <span className="text-bark-2">
+          , then {second.id}, {percent(second.p)} %
+        </span>
+      )}
+    </>
   );
 }

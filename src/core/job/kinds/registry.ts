@@ -46,6 +46,7 @@ export { mapTaken } from './take-in/map-taken';
 export { referralWeighed } from './take-in/referral-weighed';
 export { checkDescribed } from './trace/check-described';
 export { checkRecorded } from './trace/check-recorded';
+export { lookAnswered } from './trace/look-answered';
 export * from './tray';
 export { moveSkipped } from './tray/move-skipped';
 export { nameLearned } from './tray/name-learned';

@@ -38,6 +38,8 @@ export interface Intake {
   variant?: string;
   /** message, code or lamp of the unit itself */
   unitSays?: string;
+  /** planned at once: whoever took it in knows what is wrong with it */
+  causeKnown?: boolean;
   /** what the owner would lose: data, settings, seals */
   keep: string[];
   /** whether it was to be repaired or referred, with the figures */

@@ -20,6 +20,8 @@ export interface TraceRecord {
 
 export interface Tracing {
   trace: TraceRecord[];
+  /** answers to what is asked before anything is measured */
+  looked: { look: string; found: boolean; at: string; note?: string }[];
 }
 
-export const startTracing = (): Tracing => ({ trace: [] });
+export const startTracing = (): Tracing => ({ trace: [], looked: [] });

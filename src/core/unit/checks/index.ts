@@ -28,6 +28,25 @@ const REPEATED = new Set(LISTED.filter((w) => w.repeated).flatMap((w) => Object.
 /** Whether a check is made again after the repair. */
 export const isRepeated = (check: MapCheck): boolean => REPEATED.has(check.how);
 
+/** Units of readings that only a unit under power gives, and one that wants it dead. */
+const LIVE_UNITS = /^(V|mV|kV|A|mA|W|VA|Hz|kHz|dBu|dBV|dB)$/;
+const DEAD_UNITS = /^(Ω|mΩ|kΩ|MΩ|ohm)$/i;
+
+/**
+ * Whether a check is made with the unit powered, dead, or either way.
+ *
+ * @param check one of {@link deriveChecks}
+ * @returns powered, dead, or either
+ * @example powerOf(continuityOfW4) // 'dead'
+ */
+export function powerOf(check: MapCheck): 'powered' | 'dead' | 'either' {
+  const { power } = check.trace;
+  if (power) return power === 'on' ? 'powered' : 'dead';
+  const unit = check.tap?.expect?.unit ?? '';
+  if (DEAD_UNITS.test(unit) || check.how === 'reseat') return 'dead';
+  return LIVE_UNITS.test(unit) ? 'powered' : 'either';
+}
+
 const derived = new WeakMap<UnitMap, MapCheck[]>();
 
 /**

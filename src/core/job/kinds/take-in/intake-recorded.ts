@@ -49,6 +49,7 @@ export const intakeRecorded = kind({
     since: Type.Optional(Line),
     variant: Type.Optional(Name),
     unitSays: Type.Optional(Line),
+    causeKnown: Type.Optional(Type.Boolean()),
     keep: Type.Array(Line, { maxItems: 20 }),
     addParties: Type.Optional(Type.Array(closed({ who: Name, must: oneOf(TELL_MUSTS) }), { maxItems: 20 })),
     addHazards: Type.Optional(Type.Array(oneOf(HAZARD_KINDS), { maxItems: HAZARD_KINDS.length })),
