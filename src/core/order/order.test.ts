@@ -191,6 +191,27 @@ describe('order', () => {
     expect(kept.order.indexOf('in')).toBeLessThan(kept.order.indexOf('under'));
   });
 
+  it('takes in what ends a keep where the goal alone would leave it open, or names the keep', () => {
+    const moves: OrderMove[] = [
+      { id: 'loose', minutes: 1, tool: null, sideUp: 'top' },
+      { id: 'under', minutes: 1, tool: null, sideUp: 'under', after: ['loose'] },
+      { id: 'in', minutes: 1, tool: null, sideUp: 'top', after: ['loose'] },
+    ];
+    const request = {
+      moves,
+      goal: ['under'],
+      toolMinutes: 1,
+      flipMinutes: 2,
+      keep: [{ from: 'loose', until: 'in', sides: ['top'] }],
+    };
+    expect(order(request)).toMatchObject({ order: ['loose', 'in', 'under'], minutes: 7, optimal: true });
+    const never = moves.map((m) => (m.id === 'in' ? { ...m, after: ['under'] } : m));
+    expect(() => order({ ...request, moves: never })).toThrow('from “loose” until “in”');
+    // What begins a keep is itself done with one of its sides up.
+    const below = moves.map((m) => (m.id === 'loose' ? { ...m, sideUp: 'under' } : m));
+    expect(() => order({ ...request, moves: below, goal: ['in'] })).toThrow('no order keeps');
+  });
+
   it('answers within its limit for 300 moves, 12 tools and 6 sides, and says how far off it can be', () => {
     let seed = 7;
     const roll = (n: number) => {

@@ -2,7 +2,7 @@ import { demand } from '../refusal';
 import { beam } from './beam';
 import { Budget, UNITS_PER_MS } from './budget';
 import { type Chosen, leastMinutes, listChoices, wayOf } from './choices';
-import { readProblem } from './problem';
+import { type Problem, readProblem } from './problem';
 import { anyOrder, searchOrder } from './search';
 import type { OrderAnswer, OrderRequest } from './types';
 import { changeMinutes, type Found, Walk } from './walk';
@@ -37,15 +37,47 @@ export function order(request: OrderRequest): OrderAnswer {
   );
   const budget = new Budget((request.timeLimitMs ?? TIME_LIMIT_MS) * UNITS_PER_MS);
   const p = readProblem(request);
+  const plain = solve(p, budget);
+  // What ends a keep may be worth doing even where the goal does not need it.
+  const solved = [plain, ...ends(p, plain).map((goal) => solve({ ...p, goal }, budget))];
+  let found: Ordered | null = null;
+  for (const { best } of solved) if (best && (!found || best.cost < found.cost - 1e-12)) found = best;
+  demand(
+    found,
+    solved.every((s) => s.whole)
+      ? `no order keeps what must be kept${named(p)}`
+      : `no order was found that keeps what must be kept${named(p)}`,
+    '/keep',
+  );
+  const open = Math.min(...solved.map((s) => s.open));
+  const optimal = open >= found.cost - 1e-9;
+  return { ...counted(p, found.chosen, found.order), optimal, lowerBound: optimal ? found.cost : open };
+}
+
+/** An order of one choice of groups and ways. */
+interface Ordered {
+  chosen: Chosen;
+  order: number[];
+  cost: number;
+}
+
+interface Solved {
+  best: Ordered | null;
+  /** what was not looked at to its end can still be this cheap */
+  open: number;
+  whole: boolean;
+}
+
+/** The quickest order to the goal of a problem, as far as the budget goes. */
+function solve(p: Problem, budget: Budget): Solved {
   const { choices, complete } = listChoices(p);
-  let best: { chosen: Chosen; order: number[]; cost: number } | null = null;
+  let best: Ordered | null = null;
   let whole = complete;
-  // What was not looked at to its end can still be this cheap.
   let open = complete ? Number.POSITIVE_INFINITY : leastMinutes(p);
   const better = (chosen: Chosen, found: Found | null) => {
     if (found && (!best || found.cost < best.cost - 1e-12)) best = { chosen, ...found };
   };
-  const limit = () => best?.cost ?? Number.POSITIVE_INFINITY;
+  const limit = () => (best as Ordered | null)?.cost ?? Number.POSITIVE_INFINITY;
   for (const chosen of choices) {
     if (chosen.minutes >= limit() - 1e-12) break;
     if (best && budget.isOut) {
@@ -65,15 +97,31 @@ export function order(request: OrderRequest): OrderAnswer {
       if (!best) better(chosen, anyOrder(walk, start));
     }
   }
-  const found = best as { chosen: Chosen; order: number[]; cost: number } | null;
-  demand(
-    found,
-    whole ? 'no order keeps what must be kept' : 'no order was found that keeps what must be kept',
-    '/keep',
-  );
-  const optimal = open >= found.cost - 1e-9;
-  return { ...counted(p, found.chosen, found.order), optimal, lowerBound: optimal ? found.cost : open };
+  return { best, open, whole };
 }
+
+/** Keeps that are ended in every combination up to this many; beyond, all of them or none. */
+const MOST_ENDS = 3;
+
+/** Further goals: what ends a keep that is begun on the way and that the goal itself does not end. */
+function ends(p: Problem, { best }: Solved): number[][] {
+  const has = (i: number) => (p.done[i] as boolean) || (best?.order.includes(i) ?? false);
+  const untils = [
+    ...new Set(p.keep.filter((k) => !has(k.until) && (!best || has(k.from))).map((k) => k.until)),
+  ];
+  if (untils.length === 0) return [];
+  const sets =
+    untils.length > MOST_ENDS
+      ? [untils]
+      : Array.from({ length: 2 ** untils.length - 1 }, (_, n) => untils.filter((_, i) => (n + 1) & (1 << i)));
+  return sets.map((set) => [...new Set([...p.goal, ...set])]);
+}
+
+/** The keeps of a problem by the moves between which they hold. */
+const named = (p: Problem): string =>
+  p.keep.length
+    ? `: ${p.keep.map((k) => `from “${p.ids[k.from]}” until “${p.ids[k.until]}”`).join(', ')}`
+    : '';
 
 function counted(p: ReturnType<typeof readProblem>, chosen: Chosen, list: number[]) {
   let setup = p.start;

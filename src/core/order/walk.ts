@@ -102,9 +102,18 @@ export class Walk {
       if (tried.has(key)) continue;
       tried.add(key);
       if (!this.allowed(from.done, setup.side === from.setup.side ? -1 : setup.side)) continue;
+      if (begins && !this.mayBegin(from.done, i, setup.side)) continue;
       list.push(this.state(from, setup, begins ? i : null, from.cost + changeMinutes(p, from.setup, setup)));
     }
     return list;
+  }
+
+  /** What begins a keep is itself done with one of its sides up. */
+  private mayBegin(done: Uint8Array, from: number, side: number): boolean {
+    const { p } = this;
+    return p.keep.every(
+      (k) => k.from !== from || done[k.until] || p.done[k.until] || side < 0 || k.sides.has(side),
+    );
   }
 
   private allowed(done: Uint8Array, side: number): boolean {
