@@ -1,7 +1,9 @@
 /** Figures, printed. They are read as ratios to the yard of the same run: machines differ, and so do their days. */
 import { ensureBuild } from '../scripts/ensure-build.mjs';
+import { measureBeside } from './beside';
 import { CORE } from './core';
 import { spread, timed, yard } from './figures';
+import { compareOrders } from './order';
 import { measurePages } from './pages';
 import { compareWays } from './ways';
 
@@ -17,5 +19,7 @@ for (const { name, runs, work } of CORE) {
 const megabytes = process.memoryUsage().rss / 1024 / 1024;
 say(`memory after the core figures: ${megabytes.toFixed(0)} MB resident`);
 compareWays(say);
+compareOrders(say);
 ensureBuild();
+await measureBeside(say);
 await measurePages(say);

@@ -46,6 +46,7 @@ export function ensureBuild() {
   };
   node('--import', 'tsx', 'scripts/gen-validators.ts');
   node('node_modules/astro/astro.js', 'build', '--silent');
+  node('node_modules/vite/bin/vite.js', 'build', '--config', 'scripts/thread.vite.mjs', '--logLevel', 'warn');
   mkdirSync(path.join(root, 'dist'), { recursive: true });
   writeFileSync(stamp, now);
 }

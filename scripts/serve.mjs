@@ -6,6 +6,7 @@ import sirv from 'sirv';
 
 process.env.NODE_ENV ??= 'production';
 process.env.MULCH_ROOT ??= fileURLToPath(new URL('../', import.meta.url));
+process.env.MULCH_THREAD ??= path.join(process.env.MULCH_ROOT, 'dist/thread/thread.mjs');
 const host = process.env.HOST ?? '127.0.0.1';
 const port = Number(process.env.PORT ?? 4321);
 

@@ -55,6 +55,53 @@ describe('promises of the process', () => {
     }
   }, 60_000);
 
+  it('a heavy computation holds nobody up, and one too many is told to come again', async () => {
+    const busy = await startMulch();
+    try {
+      const moves = Array.from({ length: 300 }, (_, i) => ({
+        id: `m${i}`,
+        minutes: 1,
+        tool: `t${(i * 7) % 12}`,
+        sideUp: `s${(i * 5) % 6}`,
+        after: i > 3 ? [`m${i - 1 - ((i * 13) % 3)}`] : [],
+      }));
+      const ask = () =>
+        fetch(`${busy.url}/api/compute/order`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({
+            moves,
+            goal: moves.map((m) => m.id),
+            toolMinutes: 1,
+            flipMinutes: 2,
+            timeLimitMs: 10_000,
+          }),
+        }).catch(() => null);
+      const answered: string[] = [];
+      const all = Array.from({ length: 40 }, () =>
+        ask().then((r) => {
+          answered.push(`order ${r?.status}`);
+          return r;
+        }),
+      );
+      const turned = await Promise.any(
+        all.map(async (a) => {
+          const r = await a;
+          if (r?.status !== 503) throw new Error('taken');
+          return r;
+        }),
+      );
+      expect(turned.headers.get('content-type')).toBe('application/problem+json');
+      expect(((await turned.json()) as { detail: string }).detail).toContain('waiting already');
+      expect((await fetch(`${busy.url}/api/jobs`)).status).toBe(200);
+      // The list came while the computations were still going on.
+      expect(answered).not.toContain('order 200');
+    } finally {
+      await busy.kill();
+      rmSync(busy.data, { recursive: true, force: true });
+    }
+  }, 60_000);
+
   /** As typed on the wire: no client tidies the path or the headers first. */
   const raw = (path: string, headers: Record<string, string> = {}, method = 'GET') =>
     new Promise<{ status: number; type: string; length: number }>((done, fail) => {

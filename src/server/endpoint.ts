@@ -1,4 +1,6 @@
 import type { Same, Static, TSchema } from '../core/schema/words';
+import { beside } from './threads/beside';
+import type { HeavyName } from './threads/heavy';
 
 /** What an endpoint is asked. */
 export interface Asked<B> {
@@ -53,6 +55,8 @@ export const computation = <B extends TSchema, A extends TSchema, R>(c: {
   megabytes: number;
   answer: Same<Static<A>, R> extends true ? A : { answerDiffers: Same<Static<A>, R> } & A;
   run: (request: Static<B>) => R;
+  /** its name among what is worked out in threads, where it may take its time */
+  heavy?: HeavyName;
 }): Endpoint =>
   endpoint({
     method: 'post',
@@ -63,5 +67,6 @@ export const computation = <B extends TSchema, A extends TSchema, R>(c: {
     answer: c.answer as A,
     status: 200,
     // That the answer is the one described was checked where it was given.
-    handle: (({ body }: Asked<Static<B>>) => c.run(body)) as never,
+    handle: (({ body }: Asked<Static<B>>) =>
+      c.heavy ? beside(c.heavy)(body as never) : c.run(body)) as never,
   });

@@ -4,6 +4,8 @@ import type { Problem, Setup, Variant } from './problem';
 
 interface Step {
   moves: number[];
+  /** what is in the hand, up and on while they are done */
+  setup: Setup;
   before: Step | null;
 }
 
@@ -24,6 +26,8 @@ export interface State {
 
 export interface Found {
   order: number[];
+  /** the setup of each move of the order */
+  setups: Setup[];
   cost: number;
 }
 
@@ -81,9 +85,14 @@ export class Walk {
   static isEnd = (s: State): boolean => s.left === 0;
 
   static orderOf(s: State): Found {
-    const parts: number[][] = [];
-    for (let step = s.path; step; step = step.before) parts.push(step.moves);
-    return { order: parts.reverse().flat(), cost: s.cost };
+    const parts: Step[] = [];
+    for (let step = s.path; step; step = step.before) parts.push(step);
+    parts.reverse();
+    return {
+      order: parts.flatMap((part) => part.moves),
+      setups: parts.flatMap((part) => part.moves.map(() => part.setup)),
+      cost: s.cost,
+    };
   }
 
   /** States after one change of setup, each setup once. */
@@ -96,16 +105,29 @@ export class Walk {
     this.budget.spend(this.moves.length);
     for (const i of this.moves) {
       if (from.done[i] || !ready(p, way, has, i)) continue;
-      const setup = moved(wayOf(p, way, i), from.setup);
       const begins = this.froms.has(i);
-      const key = `${setup.tool} ${setup.side} ${setup.power} ${begins ? i : ''}`;
-      if (tried.has(key)) continue;
-      tried.add(key);
-      if (!this.allowed(from.done, setup.side === from.setup.side ? -1 : setup.side)) continue;
-      if (begins && !this.mayBegin(from.done, i, setup.side)) continue;
-      list.push(this.state(from, setup, begins ? i : null, from.cost + changeMinutes(p, from.setup, setup)));
+      for (const setup of this.setups(from, i)) {
+        const key = `${setup.tool} ${setup.side} ${setup.power} ${begins ? i : ''}`;
+        if (tried.has(key)) continue;
+        tried.add(key);
+        if (!this.allowed(from.done, setup.side === from.setup.side ? -1 : setup.side)) continue;
+        if (begins && !this.mayBegin(from.done, i, setup.side)) continue;
+        list.push(
+          this.state(from, setup, begins ? i : null, from.cost + changeMinutes(p, from.setup, setup)),
+        );
+      }
     }
     return list;
+  }
+
+  /** The setups in which a move can be done next: its own; what begins a keep under any side, under each of its sides. */
+  private setups(from: State, i: number): Setup[] {
+    const { p } = this;
+    const v = wayOf(p, this.chosen.way, i);
+    const own = moved(v, from.setup);
+    if (!this.froms.has(i) || v.side >= 0 || this.mayBegin(from.done, i, own.side)) return [own];
+    const sides = new Set(p.keep.flatMap((k) => (k.from === i ? [...k.sides] : [])));
+    return [...sides].map((side) => ({ ...own, side }));
   }
 
   /** What begins a keep is itself done with one of its sides up. */
@@ -139,7 +161,7 @@ export class Walk {
       bound: now + minutes,
       wanted,
       path: swept.moves.length
-        ? { moves: swept.moves, before: before?.path ?? null }
+        ? { moves: swept.moves, setup, before: before?.path ?? null }
         : (before?.path ?? null),
       key: `${setup.tool} ${setup.side} ${setup.power} ${packed(done)}`,
     };

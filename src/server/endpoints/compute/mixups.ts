@@ -41,4 +41,5 @@ export const computeMixups = computation({
   megabytes: 8,
   answer: MixupsAnswerSchema,
   run: mixups,
+  heavy: 'mixups',
 });

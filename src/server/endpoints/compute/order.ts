@@ -62,4 +62,5 @@ export const computeOrder = computation({
   megabytes: 4,
   answer: OrderAnswerSchema,
   run: order,
+  heavy: 'order',
 });

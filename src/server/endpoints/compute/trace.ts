@@ -108,4 +108,5 @@ export const computeTrace = computation({
   megabytes: 16,
   answer: TraceAnswerSchema,
   run: trace,
+  heavy: 'trace',
 });

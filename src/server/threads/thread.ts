@@ -1,0 +1,15 @@
+import { Refusal } from '../../core/refusal';
+import { HEAVY, type HeavyName } from './heavy';
+
+/** What a thread answers: a refusal is told in words, since an error loses its kind on the way. */
+export type Said<R> = { answer: R } | { refused: { reason: string; path: string } };
+
+/** Works one thing out, in a thread of its own. */
+export default function thread({ name, request }: { name: HeavyName; request: never }): Said<unknown> {
+  try {
+    return { answer: HEAVY[name](request) };
+  } catch (error) {
+    if (error instanceof Refusal) return { refused: { reason: error.message, path: error.path } };
+    throw error;
+  }
+}
