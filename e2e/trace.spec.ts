@@ -2,7 +2,7 @@ import sharp from 'sharp';
 import { ulid } from 'ulid';
 import { hearingLoop } from '../src/demo/units/hearing-loop';
 import { standInMeter } from '../src/standins/meter/meter';
-import { alive, allSent, expect, freshJob, test } from './bench-test';
+import { alive, allSent, expect, foot, freshJob, test } from './bench-test';
 
 const MODEL = 'Quayle & Finch HL-40';
 
@@ -103,7 +103,7 @@ test('a lead exchanged stays in the tray; a code and a check of one’s own coun
   await page.getByRole('button', { name: 'The service hatch is off now' }).click();
   await page.getByRole('button', { name: 'The lid is off now' }).click();
   await pick(page, 'Self-test, hold TEST for 3 s');
-  await page.getByRole('button', { name: 'left lamp dark' }).click();
+  await foot(page).getByRole('button', { name: 'left lamp dark' }).click();
   await expect(page.getByLabel('Recorded').getByText('left lamp dark')).toBeVisible();
   await pick(page, 'Feed L1 from A5');
   await expect(page.getByText(/It stays in the tray as/)).toBeVisible();

@@ -76,6 +76,8 @@ test('several, not counted, is taken while opening and counted before it goes ba
   await page.getByRole('button', { name: /^One more is tight/ }).click();
   await page.getByRole('button', { name: 'All 4 are tight' }).click();
   await expect(page.getByRole('heading', { name: 'Everything is back and closed' })).toBeVisible();
+  // With everything back the tray lies folded.
+  await page.getByRole('button', { name: 'all back' }).click();
   await place(page, /M3×6/).click();
   await dialog(page).getByLabel('How many').fill('2');
   await dialog(page).getByRole('button', { name: 'Off again' }).click();

@@ -51,6 +51,11 @@ describe('steps that are as good as each other', () => {
       [3, false, false, 1],
     ]);
   });
+  it('a look that tells next to nothing is no reason to wait with the repair, from both sides', () => {
+    const repair = step({ openMinutes: 6 });
+    expect(ranked([repair, step({ expectedMinutes: 20.5, bits: 0.09 })])[0]?.openMinutes).toBe(6);
+    expect(ranked([repair, step({ expectedMinutes: 20.5, bits: 0.1 })])[0]?.openMinutes).toBe(0);
+  });
   it('keeps every step; places never fall; nothing in a tie is further than that from its best', () => {
     fc.assert(
       fc.property(fc.array(any, { maxLength: 12 }), (steps) => {

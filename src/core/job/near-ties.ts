@@ -12,10 +12,16 @@ export interface Weighed {
   powered: boolean;
   /** minutes of the step, opening included */
   minutes: number;
+  /** what it tells, bits; absent for a repair */
+  bits?: number;
 }
 
-/** What decides between near ties, in this order: shut before open, nothing live, dead before powered, quick. */
+/** Under this a check tells nothing worth a tie. Common practice, no source. */
+const TELLS = 0.1;
+
+/** What decides between near ties, in this order: what tells something, shut before open, nothing live, dead before powered, quick. */
 const BETWEEN: ((s: Weighed) => number)[] = [
+  (s) => (s.bits !== undefined && s.bits < TELLS ? 1 : 0),
   (s) => (s.openMinutes > 0 ? 1 : 0),
   (s) => (s.live ? 1 : 0),
   (s) => (s.powered ? 1 : 0),

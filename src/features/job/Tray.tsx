@@ -58,11 +58,12 @@ export function ItemPicture({
   );
 }
 
-const lying = (items: Item[]): string => {
+const lying = (items: Item[], folded: boolean): string => {
   const off = items.filter((i) => tally(i).off > 0);
   const last = off.at(-1);
   if (!last) return items.length ? 'all back' : 'nothing is off';
-  return `${off.length} ${off.length === 1 ? 'place' : 'places'} in use, last ${placeName(last)}`;
+  const used = `${off.length} ${off.length === 1 ? 'place' : 'places'} in use`;
+  return folded ? `${used}, last ${placeName(last)}` : used;
 };
 
 /**
@@ -98,10 +99,10 @@ export function Tray() {
           {items.length > 0 && (homeward ? 'Last off, first on' : 'First off at the left')}
         </span>
         {items.length === 0 ? (
-          <span>{lying(items)}</span>
+          <span>{lying(items, folded)}</span>
         ) : (
           <button type="button" aria-expanded={!folded} onClick={() => setUnfolded(folded)}>
-            {lying(items)}
+            {lying(items, folded)}
             <svg width="12" height="8" viewBox="0 0 12 8" aria-hidden="true">
               <path
                 d={folded ? 'M1 7 6 2 11 7' : 'M1 1 6 6 11 1'}

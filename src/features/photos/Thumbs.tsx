@@ -38,8 +38,8 @@ export function Thumbs({
               />
             </button>
             <span className="note block leading-[1.2]">
-              {p.caption || p.stop}, <Clock at={p.at} />
-              {says?.(p)}
+              {p.caption || p.stop}
+              {says?.(p)}, <Clock at={p.at} />
             </span>
           </li>
         ))}
