@@ -57,7 +57,7 @@ test('a known way in is followed move by move, left where the unit is otherwise,
 
 test('timers run over every view, several at once, and survive a reload', async ({ page, demo }) => {
   await freshJob(page, demo.url, 'Ticket kiosk, turnstile 2');
-  await page.getByRole('button', { name: 'Timer' }).click();
+  await page.keyboard.press('w');
   await page.getByRole('button', { name: /^Start it/ }).click();
   await expect(page.getByText('say what it is for')).toBeVisible();
   await page.getByRole('button', { name: 'glue cures, 30 min' }).click();

@@ -242,7 +242,7 @@ test('a unit inside the unit is entered, left open, and the job is taken up by s
   await expect(bar.getByText(/the clock module is not whole: 2 × M2×4 PH0 still in cup 1/)).toBeVisible();
   await bar.getByRole('button', { name: 'Leave it open' }).click();
   await expect(bar).toHaveCount(0);
-  await page.getByRole('button', { name: 'Park' }).click();
+  await page.keyboard.press('p');
   await page.getByLabel('What it waits for').fill('a cell');
   await page.keyboard.press('Enter');
   await allSent(page);

@@ -91,7 +91,7 @@ test('the hearing-loop amplifier, from Take in to Hand over, and onto another Mu
   await page.getByRole('button', { name: /^Replace W7 left ribbon/ }).click();
 
   // Parked and taken up again, tray and all
-  await page.getByRole('button', { name: 'Park' }).click();
+  await page.keyboard.press('p');
   await page.getByLabel('What it waits for').fill('ribbon 10-way');
   await page.getByLabel('Until').fill('Thursday ferry');
   await page.keyboard.press('Enter');

@@ -202,7 +202,7 @@ describe('swap', () => {
   });
   it('is done without parts where the remedy replaces nothing', () => {
     const r = tell(opened('W1', 'reseat'), { type: 'remedy.done', note: 'latch was half open' });
-    expect(r.state.fix?.name).toBe('latch was half open');
+    expect(r.state.fix).toMatchObject({ name: r.state.plan?.name, seen: 'latch was half open' });
     expect(reason(() => tell(opened('W1', 'reseat'), { type: 'part.removed', name: 'x' }))).toMatch(
       /replaces nothing/,
     );

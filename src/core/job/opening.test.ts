@@ -142,7 +142,8 @@ describe('several remedies in one opening', () => {
       expect.arrayContaining([
         ['new main board', 'A1, serial 0417'],
         ['new cell board', 'A2'],
-        ['pressed home', 'W1'],
+        ['Reseat W1', 'W1'],
+        ['Seen', 'pressed home'],
       ]),
     );
     const plan = reportOf(b.state(), b.events()).find((s) => s.title === 'Planned')?.lines;

@@ -164,7 +164,11 @@ describe('repair or refer', () => {
       reason: 'the season begins',
     });
     const [taken] = reportOf(weighed.state, weighed.events);
-    expect(JSON.stringify(taken)).toContain('Against the figures: the season begins');
+    expect(JSON.stringify(taken)).toContain('Against the figures: the season begins. Decided by');
+    const followed = tell(job, { ...figures, choice: 'refer', reason: 'no time either' });
+    const lines = JSON.stringify(reportOf(followed.state, followed.events));
+    expect(lines).toContain('Because: no time either');
+    expect(lines).not.toContain('Against the figures');
     expect(refusal(() => tell(opened(), { ...figures, choice: 'refer' })).message).toContain(
       'take the unit in first',
     );

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { photoPrinter } from '../../demo/units/photo-printer';
 import { SECTIONS } from '../job';
 import { bench } from '../job/bench.test.fixture';
+import { describeUnit } from '../unit';
 import { reportOf } from '.';
 
 /** A whole job on the photo-booth printer, told line by line. */
@@ -172,5 +173,67 @@ describe('the report of a job', () => {
     expect(reportOf(c.state(), c.events()).find((s) => s.title === 'Done')?.lines).toContainEqual(
       expect.objectContaining({ text: 'new pack', result: 'did not mend it' }),
     );
+  });
+});
+
+describe('what a report says at the end', () => {
+  const kiosk = describeUnit({
+    name: 'Pier kiosk',
+    maker: '',
+    model: '',
+    does: 'prints a ticket',
+    cover: 'door',
+    coverMinutes: 3,
+    hazards: [],
+    rows: [{ id: 'A1', name: 'main board', kind: 'board' }],
+  });
+  const given = (keep: string[], opened: boolean) => {
+    const b = bench(kiosk);
+    b.tell({
+      type: 'intake.recorded',
+      function: kiosk.functions[0]?.id ?? '',
+      symptom: 'dumb',
+      pattern: 'always',
+      keep,
+    });
+    if (opened) {
+      b.line('lift door > shelf');
+      b.line('unplug motor lead');
+      b.tell({
+        type: 'item.written-off',
+        item: b.item('motor lead'),
+        count: 1,
+        reason: 'torn',
+        replacement: 'new motor lead',
+      });
+      b.tell({ type: 'item.returned', item: b.item('door'), count: 1, state: 'fitted' });
+      b.tell({ type: 'cover.closed', cover: b.state().ledger.covers[0]?.id ?? '', kind: 'final' });
+    }
+    b.tell({
+      type: 'job.handed-over',
+      to: 'harbour office',
+      result: 'returned as it was',
+      disposal: 'torn lead to the bin for copper',
+      owed: 'the second key',
+      decidedBy: 'harbour master',
+    });
+    return reportOf(b.state(), b.events());
+  };
+  const lines = (r: ReturnType<typeof given>, title: string) =>
+    r.find((s) => s.title === title)?.lines.map((l) => [l.text, l.result]) ?? [];
+  it('where old parts went, what is owed, who decided; a seal that was opened is no longer its maker’s', () => {
+    const report = given(['warranty seal', 'settings'], true);
+    expect(lines(report, 'Handed over')).toEqual(
+      expect.arrayContaining([
+        ['Warranty seal', 'no longer the maker’s: opened at door'],
+        ['What was taken out', 'torn lead to the bin for copper'],
+        ['Still owed', 'the second key'],
+        ['Decided by', 'harbour master'],
+      ]),
+    );
+    expect(lines(report, 'Done')).toEqual([['new motor lead, in place of motor lead', 'torn']]);
+  });
+  it('a seal of a unit that stayed shut is not spoken of', () => {
+    expect(JSON.stringify(given(['warranty seal'], false))).not.toContain('no longer the maker');
   });
 });

@@ -30,7 +30,9 @@ export function OutOfPlace({ jobs }: { jobs: JobSummary[] }) {
             <h2 id="lost-title">Out of place</h2>
             {pieces === 0
               ? 'every piece is where it was put'
-              : `${pieces} ${pieces === 1 ? 'thing' : 'things'} not where they should be`}
+              : pieces === 1
+                ? 'one thing is not where it should be'
+                : `${pieces} things are not where they should be`}
           </span>
           <span>no job closes while one of its things is here</span>
         </div>

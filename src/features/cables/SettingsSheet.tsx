@@ -73,7 +73,7 @@ export function SettingsSheet() {
   const verdicts = Object.entries(diff?.verdict ?? {});
   const apart = verdicts.filter(([, v]) => v !== 'same');
   return (
-    <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.1fr)] max-[1000px]:grid-cols-1 gap-6">
+    <div className="grid grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)] max-[1000px]:grid-cols-1 gap-6">
       <section className="grid gap-3 content-start" aria-label="Dumps">
         <div className="flex flex-wrap gap-2 items-end border border-rule p-3">
           <TextField
@@ -106,20 +106,22 @@ export function SettingsSheet() {
           )}
         </div>
         {failed && <Wrong>{failed}</Wrong>}
-        {(['before', 'after'] as const).map((k) => (
-          <div key={k} className="grid gap-1">
-            <AreaField
-              label={k === 'before' ? 'Before' : 'After'}
-              rows={8}
-              value={t[k]}
-              onChange={(e) => put({ [k]: e.target.value })}
-              placeholder="key = value, key value, or line commands"
-              wrong={wrong?.path === `/${k}` ? wrong.reason : undefined}
-              spellCheck={false}
-            />
-            <FromFile label={k} onText={(text) => put({ [k]: text })} />
-          </div>
-        ))}
+        <div className="grid grid-cols-2 max-[760px]:grid-cols-1 gap-3">
+          {(['before', 'after'] as const).map((k) => (
+            <div key={k} className="grid gap-1 content-start">
+              <AreaField
+                label={k === 'before' ? 'Before' : 'After'}
+                rows={12}
+                value={t[k]}
+                onChange={(e) => put({ [k]: e.target.value })}
+                placeholder="key = value, key value, or line commands"
+                wrong={wrong?.path === `/${k}` ? wrong.reason : undefined}
+                spellCheck={false}
+              />
+              <FromFile label={k} onText={(text) => put({ [k]: text })} />
+            </div>
+          ))}
+        </div>
         <div className="grid grid-cols-[minmax(0,1fr)_140px] gap-3">
           <TextField
             label="Keys that must differ"

@@ -49,6 +49,26 @@ export function Faces({
   };
   return (
     <section aria-label={title} className="grid gap-2 content-start min-w-0">
+      {faces.length === 0 && !adding && (
+        <p className="note">
+          No side of this unit is drawn yet. A plain rectangle or a photograph does: then a pin in two taps
+          says where a thing sits.
+        </p>
+      )}
+      {adding && <AddFace onDone={(id) => (id ? show(id) : setAdding(false))} />}
+      {shown && !adding && (
+        <FaceDrawing
+          width={shown.face.width}
+          height={shown.face.height}
+          photo={shown.face.photo ? `/api/photos/${shown.face.photo}` : undefined}
+          shapes={shown.shapes.map(({ shape, off }) => ({ ...shape, off }))}
+          pins={shown.pins.map(({ number, pin, tone }) => ({ number, x: pin.x, y: pin.y, tone }))}
+          label={`${shown.face.name}, ${shown.face.width} by ${shown.face.height} mm: ${shown.pins.map((p) => `${p.number} ${p.what.words}${TONE_WORDS[p.tone] ? `, ${TONE_WORDS[p.tone]}` : ''}`).join('; ') || 'no pins'}`}
+          chosen={chosen}
+          {...(most ? { most } : {})}
+          onTap={placing ? (x, y) => place(shown, x, y) : undefined}
+        />
+      )}
       <div className="flex flex-wrap gap-2 items-center">
         {faces.map((f) => (
           <button
@@ -67,26 +87,8 @@ export function Faces({
           {faces.length > 0 && <span className="sr-only">Add a side</span>}
         </Second>
       </div>
-      {faces.length === 0 && !adding && (
-        <p className="note">
-          No side of this unit is drawn yet. A plain rectangle or a photograph does: then a pin in two taps
-          says where a thing sits.
-        </p>
-      )}
-      {adding && <AddFace onDone={(id) => (id ? show(id) : setAdding(false))} />}
       {shown && !adding && (
         <>
-          <FaceDrawing
-            width={shown.face.width}
-            height={shown.face.height}
-            photo={shown.face.photo ? `/api/photos/${shown.face.photo}` : undefined}
-            shapes={shown.shapes.map(({ shape, off }) => ({ ...shape, off }))}
-            pins={shown.pins.map(({ number, pin, tone }) => ({ number, x: pin.x, y: pin.y, tone }))}
-            label={`${shown.face.name}, ${shown.face.width} by ${shown.face.height} mm: ${shown.pins.map((p) => `${p.number} ${p.what.words}${TONE_WORDS[p.tone] ? `, ${TONE_WORDS[p.tone]}` : ''}`).join('; ') || 'no pins'}`}
-            chosen={chosen}
-            {...(most ? { most } : {})}
-            onTap={placing ? (x, y) => place(shown, x, y) : undefined}
-          />
           {!shown.seen && <p className="note">Seen once the {shown.face.under} is off.</p>}
           {shown.pins.length > 0 && (
             <ul className="columns-2 gap-4 text-[14px] leading-[1.2]">

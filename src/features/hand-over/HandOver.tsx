@@ -9,6 +9,7 @@ import { GateSign } from '../../ui/GateSign';
 import { TickBox } from '../../ui/Signs';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
+import { Thumbs } from '../photos/Thumbs';
 import { KeepWayIn } from './KeepWayIn';
 import { OpenPoints } from './OpenPoints';
 import { ReplaceBy } from './ReplaceBy';
@@ -66,6 +67,12 @@ function Report() {
           </table>
         </section>
       ))}
+      {job.photos.length > 0 && (
+        <section>
+          <h3 className="sec pb-2">Pictures</h3>
+          <Thumbs photos={job.photos} label="Pictures of the report" />
+        </section>
+      )}
     </article>
   );
 }
@@ -79,6 +86,9 @@ function Giving() {
   const [settings, setSettings] = useState('');
   const [note, setNote] = useState('');
   const [followUp, setFollowUp] = useState('');
+  const [disposal, setDisposal] = useState('');
+  const [owed, setOwed] = useState('');
+  const [decidedBy, setDecidedBy] = useState('');
   const [wrong, setWrong] = useState<Refused | null>(null);
   const held = [
     ...handOverHeldBy(job, result),
@@ -88,7 +98,14 @@ function Giving() {
   const whom = useRef<HTMLInputElement>(null);
   const give = (e: React.FormEvent) => {
     e.preventDefault();
-    const more = { settings: settings.trim(), note: note.trim(), followUp: followUp.trim() };
+    const more = {
+      settings: settings.trim(),
+      note: note.trim(),
+      followUp: followUp.trim(),
+      disposal: disposal.trim(),
+      owed: owed.trim(),
+      decidedBy: decidedBy.trim(),
+    };
     const filled = Object.fromEntries(Object.entries(more).filter(([, v]) => v));
     const refused = record('job.handed-over', { to, result, ...filled });
     setWrong(refused);
@@ -154,12 +171,27 @@ function Giving() {
               onChange={(e) => setSettings(e.target.value)}
               hint={job.intake?.keep.length ? `Not to be lost: ${job.intake.keep.join(', ')}` : undefined}
             />
-            <AreaField
-              label="Note"
-              value={note}
-              onChange={(e) => setNote(e.target.value)}
-              rows={2}
-              hint="old battery to recycling, registration still owed"
+            <AreaField label="Note" value={note} onChange={(e) => setNote(e.target.value)} rows={2} />
+            <TextField
+              label="What was taken out goes"
+              value={disposal}
+              onChange={(e) => setDisposal(e.target.value)}
+              placeholder="old pack to the collection"
+              autoComplete="off"
+            />
+            <TextField
+              label="Still owed"
+              value={owed}
+              onChange={(e) => setOwed(e.target.value)}
+              placeholder="registration, the second key"
+              autoComplete="off"
+            />
+            <TextField
+              label="Who decided"
+              value={decidedBy}
+              onChange={(e) => setDecidedBy(e.target.value)}
+              placeholder="harbour master, by telephone"
+              autoComplete="off"
             />
             <TextField
               label="To be looked at again"

@@ -115,7 +115,13 @@ function View() {
           </>
         }
         onKeys={() => setKeysOpen(true)}
-        more={[{ words: 'History', keyName: 'Y', onPick: () => setTelling(true) }]}
+        more={[
+          { words: 'Timer', keyName: 'W', onPick: () => setTiming(true) },
+          ...(job.handedOver || job.parked
+            ? []
+            : [{ words: 'Park', keyName: 'P', onPick: () => setParking(true) }]),
+          { words: 'History', keyName: 'Y', onPick: () => setTelling(true) },
+        ]}
       >
         {snapshot.unsent > 0 && <span className="text-ochre text-[14px]">{snapshot.unsent} unsent</span>}
         <button type="button" onClick={() => setRefusal(undo()?.reason ?? null)}>
@@ -124,17 +130,9 @@ function View() {
         <button type="button" onClick={() => setNoting(true)}>
           Note
         </button>
-        <button type="button" onClick={() => setTiming(true)}>
-          Timer
-        </button>
         <button type="button" onClick={() => openSum()}>
           Sums
         </button>
-        {!job.handedOver && !job.parked && (
-          <button type="button" onClick={() => setParking(true)}>
-            Park
-          </button>
-        )}
         <a href="/">Bench</a>
       </Head>
       <Run />

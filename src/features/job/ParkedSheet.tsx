@@ -5,6 +5,7 @@ import { placeWords, specOf, tally } from '../../core/ledger';
 import { Action } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { TextField } from '../../ui/Field';
+import { Foot } from '../../ui/Foot';
 import { author } from './author';
 import { STOP_TITLE } from './stop-path';
 import { useJob } from './use-job';
@@ -87,6 +88,7 @@ export function ParkedSheet() {
         )}
       </div>
       <form
+        id="take-up"
         className="grid gap-2 content-start"
         onSubmit={(e) => {
           e.preventDefault();
@@ -102,9 +104,11 @@ export function ParkedSheet() {
           autoComplete="name"
         />
         {other && <p className="note">From {parked.by} to you: go through the tray before a hand goes in.</p>}
-        <Action type="submit" className="justify-self-start">
-          Take it up
-        </Action>
+        <Foot>
+          <Action type="submit" form="take-up" keyName="Enter">
+            Take it up
+          </Action>
+        </Foot>
       </form>
     </section>
   );

@@ -240,7 +240,7 @@ function Drawn({
               ) : (
                 <text
                   key={b.id}
-                  x={b.x + 5}
+                  x={b.x + 17}
                   y={b.y + 15}
                   fontSize="15"
                   fontWeight="700"

@@ -6,6 +6,9 @@ import { useKeys } from '../../ui/Keys';
 import { TickBox, Warn } from '../../ui/Signs';
 import type { AnswerProps } from './answer';
 
+/** Keys of answers of its own, in their order: letters that nothing else of a job takes. */
+const OWN_KEYS = [...'asdfhjkl'];
+
 /** A check answered in words: good or bad, or one of its own answers. */
 export function WordAnswer({ check, why, onAnswer, onTyped }: AnswerProps & { why: string }) {
   const [wrong, setWrong] = useState<string | null>(null);
@@ -14,11 +17,14 @@ export function WordAnswer({ check, why, onAnswer, onTyped }: AnswerProps & { wh
     { id: 'bad', name: check.bad, good: false },
   ];
   const neutral = check.answers !== undefined;
-  // By key where there are two: good or not.
+  const ids = answers.map((a) => a.id).join('\n');
+  // By key: good or not, or along the row of letters where there are answers of its own.
   const keys = useMemo((): Record<string, () => void> => {
     const say = (outcome: string) => () => setWrong(onAnswer({ check: check.id, outcome, source: 'eye' }));
-    return neutral ? {} : { g: say('ok'), x: say('bad') };
-  }, [neutral, check.id, onAnswer]);
+    return neutral
+      ? Object.fromEntries(ids.split('\n').map((id, i) => [OWN_KEYS[i] ?? '', say(id)]))
+      : { g: say('ok'), x: say('bad') };
+  }, [neutral, ids, check.id, onAnswer]);
   useKeys(keys);
   return (
     <>
@@ -50,11 +56,9 @@ export function WordAnswer({ check, why, onAnswer, onTyped }: AnswerProps & { wh
                 </span>
               )}
               {name}
-              {!neutral && (
-                <span aria-hidden="true">
-                  <kbd>{good ? 'G' : 'X'}</kbd>
-                </span>
-              )}
+              <span aria-hidden="true">
+                <kbd>{neutral ? OWN_KEYS[i]?.toUpperCase() : good ? 'G' : 'X'}</kbd>
+              </span>
             </span>
           </Second>
         ))}

@@ -8,6 +8,12 @@ export interface HandOver {
   settings?: string;
   note?: string;
   followUp?: string;
+  /** where what was taken out goes */
+  disposal?: string;
+  /** what is still owed to somebody */
+  owed?: string;
+  /** who decided, where it was not whoever recorded it */
+  decidedBy?: string;
 }
 
 /** An open point that was let go, with the reason. */

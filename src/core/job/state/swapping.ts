@@ -17,6 +17,8 @@ export interface Fix {
   remedy: string;
   at: string;
   name: string;
+  /** what was seen while it was done */
+  seen?: string;
   /** proofs made before it: those after it count, whatever the clocks say */
   proofsBefore: number;
   /** ids of the old and the new part in the ledger, for a replacement */

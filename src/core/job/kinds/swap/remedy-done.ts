@@ -33,7 +33,8 @@ export const remedyDone = kind({
         remedy,
         at,
         proofsBefore: state.proofs.length,
-        name: note?.trim() || plan.name,
+        name: plan.name,
+        ...(note?.trim() ? { seen: note.trim() } : {}),
       },
     });
   },

@@ -41,14 +41,18 @@ export const referralWeighed = kind({
     };
   },
   says: (p) => `Weighed: ${p.choice}${p.reason?.trim() ? `, ${p.reason.trim()}` : ''}`,
-  reports({ choice, reason, ...figures }, _state, _meta, { later }) {
+  reports({ choice, reason, ...figures }, _state, { by }, { later }) {
     if (later.length) return [];
-    const { reasons } = weighReferral(figures);
+    const { reasons, advice } = weighReferral(figures);
+    // Who followed the figures went against nothing, whatever was written beside it.
+    const why = reason?.trim()
+      ? `. ${choice === advice ? 'Because' : 'Against the figures'}: ${reason.trim()}`
+      : '';
     return [
       {
         under: 'Taken in',
         text: `Weighed: ${choice}`,
-        result: `${reasons.join('; ')}${reason?.trim() ? `. Against the figures: ${reason.trim()}` : ''}`,
+        result: `${reasons.join('; ')}${why}. Decided by ${by}`,
       },
     ];
   },

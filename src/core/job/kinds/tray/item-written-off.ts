@@ -1,4 +1,4 @@
-import { inItsPlace, writeOff } from '../../../ledger';
+import { inItsPlace, specOf, writeOff } from '../../../ledger';
 import { Count, Line, Type } from '../../../schema/words';
 import { itemOf, itemSpec } from '../../came-off';
 import { packsNamed, unread } from '../../packs';
@@ -26,6 +26,19 @@ export const itemWrittenOff = kind({
   },
   says: (p, state) =>
     `${p.count} × ${itemSpec(state, p.item)} written off, ${p.reason}; in its place ${p.replacement}`,
-  reports: 'nothing',
+  reports(p, state, { at }) {
+    const item = itemOf(state, p.item);
+    // A lead or part that was changed on the way is credited as done; a screw is not.
+    return item && item.kind !== 'fastener' && p.replacement?.trim()
+      ? [
+          {
+            under: 'Done',
+            at,
+            text: `${p.replacement.trim()}, in place of ${specOf(item)}`,
+            result: p.reason.trim(),
+          },
+        ]
+      : [];
+  },
   whileParked: 'wakes',
 });
