@@ -252,7 +252,7 @@ test('a unit inside the unit is entered, left open, and the job is taken up by s
   await expect(parked).toContainText('2 × M2×4 PH0, in cup 1');
   await expect(parked).toContainText('Live or not known: Mains');
   await parked.getByLabel('Who takes it up').fill('Tom Ockley');
-  await parked.getByRole('button', { name: 'Take it up' }).click();
+  await page.getByRole('button', { name: 'Take it up' }).click();
   await expect(parked).toHaveCount(0);
   await page.getByRole('button', { name: 'More' }).click();
   await page.getByRole('menuitem', { name: /History/ }).click();

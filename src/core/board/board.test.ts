@@ -85,6 +85,22 @@ describe('a board in the place of another', () => {
     );
     expect(boardFit({ old, new: {} }).verdict).toBe('not known');
   });
+  it('numbers of the old one, of the order and of the one that came are set side by side', () => {
+    const said = (old: string[], ordered: string[], fresh: string[]) =>
+      boardFit({ old: { numbers: old }, new: { numbers: fresh }, ordered }).lines.find(
+        (l) => l.line === 'numbers',
+      );
+    expect(said(['PB3-A2 C', 'L 4471'], [], ['pb3 a2-c'])).toMatchObject({ verdict: 'pass' });
+    expect(said(['PB3-A2 C'], ['PB3-A2 C'], ['PB3-A2 D'])).toMatchObject({
+      verdict: 'warn',
+      old: 'old PB3-A2 C, ordered PB3-A2 C',
+      why: expect.stringContaining('not what was ordered'),
+    });
+    expect(said(['PB3-A2 C'], ['PB3-A2 D'], ['PB3-A2 D'])?.why).toContain('another number');
+    expect(said(['PB3-A2 C'], [], [])).toMatchObject({ verdict: 'not known' });
+    expect(said([], [], ['PB3-A2 D'])?.why).toContain('numbers of the old one');
+    expect(said([], [], [])).toBeUndefined();
+  });
   it('holes, jumpers, firmware, level and what it carries are lines of their own', () => {
     const r = boardFit({
       old: {

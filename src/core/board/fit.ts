@@ -5,6 +5,8 @@ import { type JumpersRequest, jumpers } from '../settings';
 /** A board as it is described for comparing. Everything may be unknown: a line then says so. */
 export interface BoardSheet {
   name?: string;
+  /** numbers printed or labelled on it, as read */
+  numbers?: string[];
   /** connectors by their mark, contact by contact */
   headers?: Pick<Header, 'id' | 'positions' | 'lines' | 'key'>[];
   /** mounting holes, mm from one corner */
@@ -24,6 +26,8 @@ export interface BoardSheet {
 export interface BoardFitRequest {
   old: BoardSheet;
   new: BoardSheet;
+  /** numbers on the order */
+  ordered?: string[];
   /** what the unit gives it, V */
   supplyVolts?: number;
   /** jumpers of the new one: rules, what this unit is, what is set */
@@ -68,6 +72,36 @@ function contact(o: HeaderLine, n: HeaderLine): { harm: boolean; why: string } |
 }
 
 type Rule = (r: BoardFitRequest) => BoardLine[];
+
+const bare = (number: string) => number.toLowerCase().replace(/[^a-z0-9]/g, '');
+
+/** Numbers of the old one, of the order and of the new one: printed on the board, or on its label. */
+const numbers: Rule = ({ old, new: fresh, ordered }) => {
+  const say = (list: string[] | undefined) => list?.join(', ') || 'not known';
+  if (!old.numbers?.length && !fresh.numbers?.length && !ordered?.length) return [];
+  const shares = (a: string[] | undefined, b: string[] | undefined) =>
+    (a ?? []).some((x) => (b ?? []).some((y) => bare(x) === bare(y)));
+  const base = {
+    line: 'numbers',
+    old: `old ${say(old.numbers)}${ordered?.length ? `, ordered ${say(ordered)}` : ''}`,
+    new: say(fresh.numbers),
+  };
+  if (!fresh.numbers?.length)
+    return [{ ...base, verdict: 'not known', why: 'read board and label before the bag is opened' }];
+  if (ordered?.length && !shares(ordered, fresh.numbers))
+    return [{ ...base, verdict: 'warn', why: 'what came is not what was ordered: ask before it is fitted' }];
+  if (!old.numbers?.length)
+    return [{ ...base, verdict: 'not known', why: 'read the numbers of the old one' }];
+  return [
+    shares(old.numbers, fresh.numbers)
+      ? { ...base, verdict: 'pass', why: 'a number of the old one is on the new one' }
+      : {
+          ...base,
+          verdict: 'warn',
+          why: 'another number: find out what the maker says takes the place of what',
+        },
+  ];
+};
 
 const connectors: Rule = ({ old, new: fresh }) => {
   if (!old.headers?.length)
@@ -226,6 +260,7 @@ const carried: Rule = ({ old, new: fresh }) => {
 
 /** Every rule of the comparison, and whether a board is called fitting while it is not known. */
 const RULES: { rule: Rule; mustKnow: boolean }[] = [
+  { rule: numbers, mustKnow: false },
   { rule: supply, mustKnow: true },
   { rule: connectors, mustKnow: true },
   { rule: mounting, mustKnow: false },

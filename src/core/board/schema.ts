@@ -7,6 +7,7 @@ const Real = Type.Number();
 const Hole = closed({ x: Real, y: Real });
 const BoardSheet = closed({
   name: Type.Optional(Name),
+  numbers: Type.Optional(Type.Array(Name, { maxItems: 12 })),
   headers: Type.Optional(
     Type.Array(
       closed({
@@ -32,6 +33,7 @@ const BoardSheet = closed({
 export const BoardFitRequestSchema = closed({
   old: BoardSheet,
   new: BoardSheet,
+  ordered: Type.Optional(Type.Array(Name, { maxItems: 12 })),
   supplyVolts: Type.Optional(Real),
   jumpers: Type.Optional(JumpersSchema),
 });

@@ -53,8 +53,15 @@ describe('may this battery take the place of that one', () => {
   });
   it('an impossible capacity is called that, with what is likely', () => {
     const l = line('capacity', { ampHours: 9 });
-    expect(l?.verdict).toBe('fail');
-    expect(l?.why).toContain('is not credible');
+    // A claim alone does not keep it out: it is said with what is likely, and the rest decides.
+    expect(l?.verdict).toBe('warn');
+    expect(l?.why).toMatch(/is not credible: this volume holds \d/);
+    expect(judged({ ampHours: 9 }).verdict).toBe('warn');
+    expect(line('capacity', { ampHours: 1.5 * 1.18 })?.why).toBe('it runs 118 % as long');
+    expect(line('capacity', { ampHours: 1.5 * 1.1 })?.why).toBe('as it was, near enough');
+    expect(line('capacity', { ampHours: 9, foundAmpHours: 1.4 })?.new).toBe(
+      'printed 9\u00a0Ah, found 1.4\u00a0Ah',
+    );
     expect(line('capacity', { ampHours: 1.2 })?.why).toContain('80 %');
     const c = credibility({ ...old, ampHours: 1.5 });
     // By hand: 62 · 40 · 5.5 mm = 13.64 mL; 5.55 Wh / 0.01364 L = 406.9 Wh/L.
@@ -70,6 +77,17 @@ describe('may this battery take the place of that one', () => {
     expect(line('protection', { protection: false })?.verdict).toBe('fail');
     expect(judged({ leadMm: 40 })).toMatchObject({ verdict: 'fits after work' });
     expect(judged({ leadMm: 40 }).work).toHaveLength(1);
+  });
+  it('what can only be said in words is compared as said, and asked of the one that lacks it', () => {
+    expect(line('outline', {})).toBeUndefined();
+    const said = batteryFit({ old: { ...old, outline: 'step at contact 1' }, new: like });
+    expect(said.lines.find((l) => l.line === 'outline')).toMatchObject({ verdict: 'not known' });
+    const both = (a: string, b: string) =>
+      batteryFit({ old: { ...old, plugFacing: a }, new: { ...like, plugFacing: b } }).lines.find(
+        (l) => l.line === 'plug facing',
+      )?.verdict;
+    expect(both('key up', 'Key up ')).toBe('pass');
+    expect(both('key up', 'key down')).toBe('warn');
   });
   it('load and charger', () => {
     expect(line('current', {}, { loadAmps: 3 })?.verdict).toBe('fail');

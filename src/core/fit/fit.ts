@@ -3,6 +3,7 @@ import { demand, Refusal } from '../refusal';
 import { readDateCode } from '../unit/date-code';
 import { asFound, capacity } from './lines/capacity';
 import { chargeClass, chargeCurrent, chemistry, current, packVolts } from './lines/electrical';
+import { leadFold, outline, plugFacing } from './lines/in-words';
 import { cells, layout } from './lines/pack-lines';
 import { guard, lead, plug, polarity } from './lines/plug';
 import { size } from './lines/size';
@@ -22,7 +23,10 @@ const LINES: FitRule[] = [
   current,
   guard,
   plug,
+  plugFacing,
   lead,
+  leadFold,
+  outline,
   chargeCurrent,
   asFound,
   layout,

@@ -26,6 +26,12 @@ export interface BatterySheet {
   /** from contact 1: + - T */
   contacts?: ('+' | '-' | 'T')[];
   plug?: string;
+  /** which way the plug and its key look */
+  plugFacing?: string;
+  /** how the lead is folded or led */
+  leadFold?: string;
+  /** what is particular about its outline: a step, a notch, a tab */
+  outline?: string;
   leadMm?: number;
   /** it carries its own protection board */
   protection?: boolean;

@@ -22,19 +22,22 @@ export const FIELDS: FieldOf[] = [
   { name: 'volts', label: 'Nominal', unit: 'V' },
   { name: 'cellChargeV', label: 'Full charge, one cell', unit: 'V' },
   { name: 'ampHours', label: 'Capacity, as printed', unit: 'Ah', hint: '1200 mAh or 1.2' },
-  { name: 'foundAmpHours', label: 'Capacity, as found', unit: 'Ah', only: 'old' },
+  { name: 'foundAmpHours', label: 'Capacity, as found or measured', unit: 'Ah' },
   { name: 'lengthMm', label: 'Length', unit: 'mm' },
   { name: 'widthMm', label: 'Width', unit: 'mm' },
   { name: 'thicknessMm', label: 'Thickness', unit: 'mm' },
   { name: 'maxAmps', label: 'Gives at most', unit: 'A' },
   { name: 'contacts', label: 'Contacts, from 1', hint: '+ T −' },
   { name: 'plug', label: 'Plug', hint: 'family, ways, pitch' },
+  { name: 'plugFacing', label: 'Plug faces', hint: 'away from the pack, key up' },
   { name: 'leadMm', label: 'Free lead', unit: 'mm' },
   { name: 'protection', label: 'Own protection', options: ['yes', 'no'] },
 ];
 
 /** What is asked beside it, where it is a pack, a memory cell, or not new any more. */
 export const MORE_FIELDS: FieldOf[] = [
+  { name: 'leadFold', label: 'Lead is folded', hint: 'once, under the long edge' },
+  { name: 'outline', label: 'Outline', hint: 'step 4 × 12 mm at contact 1' },
   { name: 'series', label: 'Cells in series', unit: '' },
   { name: 'parallel', label: 'Side by side', unit: '' },
   { name: 'eachVolts', label: 'Each', unit: 'V' },

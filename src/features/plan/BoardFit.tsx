@@ -79,15 +79,18 @@ export function BoardFit({ element }: { element: string }) {
       old: {
         headers: headers.map(({ id, positions, lines, key }) => ({ id, positions, lines, key })),
         ...(words('carries').length ? { carries: words('carries') } : {}),
+        ...(words('oldNumbers').length ? { numbers: words('oldNumbers') } : {}),
         ...sheet('old'),
       },
       new: {
         ...(fresh.length ? { headers: fresh } : {}),
         ...(min === undefined ? {} : { supplyMin: min }),
         ...(max === undefined ? {} : { supplyMax: max }),
+        ...(words('newNumbers').length ? { numbers: words('newNumbers') } : {}),
         ...sheet('new'),
       },
       ...(gives === undefined ? {} : { supplyVolts: gives }),
+      ...(words('ordered').length ? { ordered: words('ordered') } : {}),
     };
     return { request, answer: boardFit(request), wrong };
   }, [headers, t]);
@@ -158,6 +161,9 @@ export function BoardFit({ element }: { element: string }) {
               </Second>
             )}
             <div className="grid grid-cols-3 gap-3">
+              <TextField label="Numbers on the old one" placeholder="PB3-A2 rev C" {...set('oldNumbers')} />
+              <TextField label="on the order" {...set('ordered')} />
+              <TextField label="on the new one" {...set('newNumbers')} />
               <TextField label="The unit gives, V" {...set('gives')} />
               <TextField label="It takes from, V" {...set('supplyMin')} />
               <TextField label="to, V" {...set('supplyMax')} />

@@ -39,23 +39,35 @@ export function credibility(s: BatterySheet, rows: ChemistryRow[] = CHEMISTRY_RO
   };
 }
 
+/** Share by which a capacity is as the other one. Common practice, no source. */
+const ALIKE = 0.1;
+
+/** What is printed on a battery, and what was found or measured in it, side by side. */
+const sides = (s: BatterySheet): string =>
+  s.foundAmpHours === undefined
+    ? figure(s.ampHours, 'Ah')
+    : `printed ${figure(s.ampHours, 'Ah')}, found ${figure(s.foundAmpHours, 'Ah')}`;
+
 export const capacity: FitRule = {
   line: 'capacity',
   mustKnow: false,
   mendable: false,
   judge({ old, new: fresh, rows }: BatteryFitRequest) {
-    const base = { old: figure(old.ampHours, 'Ah'), new: figure(fresh.ampHours, 'Ah') };
+    const base = { old: sides(old), new: sides(fresh) };
     const c = credibility(fresh, rows);
+    // A claim that is too large hurts nobody by itself: everything else decides whether it fits.
     if (c?.verdict === 'not credible')
       return {
         ...base,
-        verdict: 'fail',
-        why: `${figure(fresh.ampHours, 'Ah')} is not credible: this volume holds ${c.likely[0].toFixed(2)} to ${c.likely[1].toFixed(2)} Ah`,
+        verdict: 'warn',
+        why: `${figure(fresh.ampHours, 'Ah')} is not credible: this volume holds ${c.likely[0].toFixed(2)} to ${c.likely[1].toFixed(2)} Ah. Reckon with that`,
       };
-    if (old.ampHours === undefined || fresh.ampHours === undefined)
-      return unknown(base.old, base.new, 'read it from the labels');
-    const times = fresh.ampHours / old.ampHours;
-    if (times < 0.9) return { ...base, verdict: 'warn', why: `it runs ${Math.round(100 * times)} % as long` };
+    const was = old.foundAmpHours ?? old.ampHours;
+    const is = fresh.foundAmpHours ?? fresh.ampHours;
+    if (was === undefined || is === undefined) return unknown(base.old, base.new, 'read it from the labels');
+    const times = is / was;
+    if (times < 1 - ALIKE)
+      return { ...base, verdict: 'warn', why: `it runs ${Math.round(100 * times)} % as long` };
     if (times > 1.3)
       return {
         ...base,
@@ -66,7 +78,11 @@ export const capacity: FitRule = {
       ...base,
       verdict: c?.verdict === 'above typical' ? 'warn' : 'pass',
       why:
-        c?.verdict === 'above typical' ? 'more than such a volume usually holds' : 'as it was, near enough',
+        c?.verdict === 'above typical'
+          ? 'more than such a volume usually holds'
+          : times > 1 + ALIKE
+            ? `it runs ${Math.round(100 * times)} % as long`
+            : 'as it was, near enough',
     };
   },
 };
