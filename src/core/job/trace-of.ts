@@ -73,7 +73,7 @@ export function traceRequest(
     opened,
     ...(state.power === 'unknown' ? {} : { power: { now: state.power, ...POWER_MINUTES } }),
     log,
-    options: { lookahead: 2, top: 12, repeats: 'intermittent only' },
+    options: { lookahead: 2, top: 12, repeats: 'intermittent only', exact: true },
   };
   // Answers that fit no single fault are looked at again as two at once.
   const two = map.elements.length <= MOST_FOR_TWO && suspicion(request).contradiction;
@@ -217,6 +217,7 @@ export function traceView(state: JobState, computed?: TraceAnswer): TraceView {
         ? `Enough: begin with “${repair?.title}”. Mended in about ${minutes(now)}; the best further check would make it ${minutes(best.expectedMinutes)}.`
         : `Enough: no further check would tell anything. Mended in about ${minutes(now)}.`
       : `Checking still pays: about ${minutes(best?.expectedMinutes ?? now)} to mended, against ${minutes(now)} when repairing now.`;
+  const far = answer.method === 'exact' ? ' Every way on was looked at.' : '';
   const pair = answer.faultSets?.find((f) => f.ids.length === 2);
   return {
     answer,
@@ -225,7 +226,7 @@ export function traceView(state: JobState, computed?: TraceAnswer): TraceView {
     leaders: leaders(suspects),
     next,
     enough,
-    reason,
+    reason: `${reason}${far}`,
     ...(pair ? { together: pair } : {}),
   };
 }

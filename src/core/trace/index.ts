@@ -1,12 +1,28 @@
 import { condition, marginals, pairIndex } from './belief';
+import { moments } from './exact';
 import { buildModel } from './model';
 import { rank } from './next';
+import { remainingLadders } from './repair';
 import type { TraceAnswer, TraceRequest } from './types';
 
 export { FALSE_ALARM, readingDensities, SENSITIVITY } from './likelihood';
 export type * from './types';
 
 const SETS_SHOWN = 200;
+
+/**
+ * How many moments a full look at every way on from a request may meet; over 100,000 of them the answer
+ * looks ahead instead.
+ *
+ * @param request as for {@link trace}
+ * @returns a number of moments
+ * @throws Refusal naming the wrong id and its path
+ * @example momentsOf({ elements: [{ id: 'a', weight: 1, repairMinutes: 5 }], checks: [] }) // 2
+ */
+export function momentsOf(request: TraceRequest): number {
+  const model = buildModel(request);
+  return moments(model, condition(model).belief, remainingLadders(model));
+}
 
 /**
  * Suspicion alone, without ranking what to do next.
@@ -44,13 +60,14 @@ export function trace(request: TraceRequest): TraceAnswer {
   const { belief, contradiction } = condition(model);
   const p = marginals(belief);
   const ids = request.elements.map((e) => e.id);
-  const { next, repairNowMinutes, enough } = rank(model, belief);
+  const { next, repairNowMinutes, enough, method } = rank(model, belief);
   const answer: TraceAnswer = {
     belief: ids.map((id, i) => ({ id, p: p[i] as number })),
     next: next.slice(0, request.options?.top ?? 5),
     repairNowMinutes,
     enough,
     contradiction,
+    ...(method ? { method } : {}),
   };
   if (belief.two || belief.none > 0) {
     const sets = ids.map((id, i) => ({ ids: [id], p: belief.one[i] as number }));

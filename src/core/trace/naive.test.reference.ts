@@ -102,13 +102,22 @@ function believe(r: TraceRequest): Weighted {
 const steps = (r: TraceRequest, e: TraceElement) => {
   const tried = new Set((r.log ?? []).flatMap((l) => ('tried' in l && l.element === e.id ? [l.tried] : [])));
   if (!e.remedies) return [{ id: '', minutes: e.repairMinutes ?? 0, fixes: 1 }];
-  return e.remedies
+  const rungs = e.remedies
     .filter((x) => !tried.has(x.id))
     .map((x) => ({
       id: x.id,
       minutes: x.minutes + (r.options?.ratePerMinute && x.cost ? x.cost / r.options.ratePerMinute : 0),
       fixes: x.fixes,
     }));
+  // Least expected minutes of what stands above a rung, over every choice of what to leave out of it.
+  const least = (above: typeof rungs): number =>
+    above.length < 2
+      ? (above[0]?.minutes ?? 0)
+      : Math.min(
+          least(above.slice(1)),
+          (above[0]?.minutes ?? 0) + (1 - (above[0]?.fixes ?? 1)) * least(above.slice(1)),
+        );
+  return rungs.filter((x, k) => k === rungs.length - 1 || x.minutes < x.fixes * least(rungs.slice(k + 1)));
 };
 
 const marginal = (sets: Weighted, id: string) =>

@@ -1,5 +1,6 @@
 import { answerFactors, type Belief, marginals, scaled, total, weighed } from './belief';
 import { deal, MOST_CLASSES, merge, mergedMinutes, type Ranked, rankBlocks } from './deal';
+import { exactActs } from './exact';
 import type { AnswerTable } from './likelihood';
 import { type Model, powerMinutes } from './model';
 import { besideOf, pairMinutes, type Square, square } from './pairs';
@@ -197,10 +198,9 @@ function offered(model: Model, c: number, p: Float64Array): boolean {
  * @returns actions, soonest mended first, and minutes when the repair is begun now
  * @example rank(model, condition(model).belief).next[0].id // what to do next
  */
-export function rank(
-  model: Model,
-  belief: Belief,
-): { next: NextAction[]; repairNowMinutes: number; enough: boolean } {
+export function rank(model: Model, belief: Belief): Ranking {
+  const exact = model.request.options?.exact ? exactly(model, belief) : null;
+  if (exact) return exact;
   const search = new Search(model);
   const p = marginals(belief);
   const mass = total(belief);
@@ -251,5 +251,64 @@ export function rank(
     next,
     repairNowMinutes: repairMinutes(now.bench, now.belief),
     enough: next[0]?.kind !== 'check',
+    ...(model.request.options?.exact ? { method: `lookahead ${lookahead}` as const } : {}),
+  };
+}
+
+/** What {@link rank} answers. */
+interface Ranking {
+  next: NextAction[];
+  repairNowMinutes: number;
+  enough: boolean;
+  method?: 'exact' | 'lookahead 1' | 'lookahead 2';
+}
+
+/** The ranking by every way on, each element by its best rung; null where there are too many. */
+function exactly(model: Model, belief: Belief): Ranking | null {
+  const ladders = remainingLadders(model);
+  const mass = total(belief);
+  const b = scaled(belief, mass);
+  const found = exactActs(model, b, ladders);
+  if (!found) return null;
+  const met = new Set<string>();
+  const next = found.acts.flatMap(({ kind, index, rung, minutes }): NextAction[] => {
+    if (kind === 'check') {
+      const check = model.request.checks[index];
+      const { p: chances, bits } = tells(b, model.tables[index] as AnswerTable, null);
+      const power = powerMinutes(model, model.request.power?.now, check?.power);
+      return [
+        {
+          kind,
+          id: check?.id ?? '',
+          expectedMinutes: minutes,
+          ...(check?.outcomes
+            ? { pOutcomes: check.outcomes.map((o, k) => ({ id: o.id, p: chances[k] as number })) }
+            : { pBad: chances[0] as number }),
+          bits,
+          openMinutes: openMinutes(model, model.opened, model.checkAccess[index] as number[]),
+          ...(power > 0 ? { powerMinutes: power } : {}),
+        },
+      ];
+    }
+    const id = model.request.elements[index]?.id ?? '';
+    // Acts come soonest mended first: the first rung met of an element is its best.
+    if (met.has(id)) return [];
+    met.add(id);
+    const step = ladders[index]?.[rung ?? 0];
+    return [
+      {
+        kind,
+        id,
+        ...(step?.id === null || step === undefined ? {} : { remedy: step.id }),
+        expectedMinutes: minutes,
+        openMinutes: openMinutes(model, model.opened, model.elementAccess[index] as number[]),
+      },
+    ];
+  });
+  return {
+    next,
+    repairNowMinutes: found.repairNowMinutes,
+    enough: next[0]?.kind !== 'check',
+    method: 'exact',
   };
 }

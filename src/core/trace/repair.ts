@@ -40,13 +40,32 @@ export function openMinutes(model: Model, opened: boolean[], closure: number[]):
   return m;
 }
 
-/** Ladders without the rungs already tried. */
+/**
+ * A ladder without the rungs that do not pay: those that take at least as long as they save, which is
+ * their share of the least expected minutes of the rungs above.
+ *
+ * @param ladder rungs, gentlest first
+ * @returns the rungs that pay, the last one always
+ * @example paying([{ id: 'wipe', minutes: 9, fixes: 0.1 }, { id: 'new', minutes: 20, fixes: 1 }]).length // 1
+ */
+export function paying(ladder: Step[]): Step[] {
+  const kept: Step[] = [];
+  let least = 0;
+  for (const step of [...ladder].reverse()) {
+    if (kept.length > 0 && step.minutes >= step.fixes * least) continue;
+    least = step.minutes + (kept.length > 0 ? (1 - step.fixes) * least : 0);
+    kept.unshift(step);
+  }
+  return kept;
+}
+
+/** Ladders without the rungs already tried, and without those that do not pay. */
 export function remainingLadders(model: Model): Step[][] {
   const tried = new Set<string>();
   for (const entry of model.request.log ?? []) {
     if ('tried' in entry) tried.add(`${model.indexOf.get(entry.element)} ${entry.tried}`);
   }
-  return model.ladders.map((l, e) => l.filter((s) => s.id === null || !tried.has(`${e} ${s.id}`)));
+  return model.ladders.map((l, e) => paying(l.filter((s) => s.id === null || !tried.has(`${e} ${s.id}`))));
 }
 
 /**

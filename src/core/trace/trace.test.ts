@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { Refusal } from '../refusal';
 import { readingDensities, trace } from '.';
 import { naive } from './naive.test.reference';
+import { paying } from './repair';
 import type { TraceRequest } from './types';
 
 const near = (a: number, b: number) =>
@@ -309,7 +310,13 @@ describe('what to do next', () => {
         fc.array(rung, { minLength: 1, maxLength: 4 }),
         unit(0.1, 0.9),
         (x, y, p) => {
-          const ladders = [x, y];
+          // Rungs that do not pay are left out before anything is ordered.
+          const ladders = [x, y].map((l) =>
+            paying(l.map((r, k) => ({ id: `r${k}`, ...r }))).map(({ minutes, fixes }) => ({
+              minutes,
+              fixes,
+            })),
+          );
           const walk = (order: number[]) => {
             const at = [0, 0];
             const left = [p, 1 - p];
@@ -323,8 +330,8 @@ describe('what to do next', () => {
           };
           const least = Math.min(
             ...interleave(
-              x.map(() => 0),
-              y.map(() => 1),
+              (ladders[0] ?? []).map(() => 0),
+              (ladders[1] ?? []).map(() => 1),
             ).map(walk),
           );
           const elements = ladders.map((l, k) => ({

@@ -68,6 +68,8 @@ export interface TraceOptions {
   top?: number;
   repeats?: 'allowed' | 'intermittent only';
   ratePerMinute?: number;
+  /** looks at every way on where the model is small enough for it */
+  exact?: boolean;
 }
 
 export interface TraceRequest {
@@ -104,4 +106,6 @@ export interface TraceAnswer {
   repairNowMinutes: number;
   enough: boolean;
   contradiction: boolean;
+  /** how far ahead was looked, where the exact way was asked for */
+  method?: 'exact' | 'lookahead 1' | 'lookahead 2';
 }

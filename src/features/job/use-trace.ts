@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { type JobState, type TraceView, traceRequest, traceView } from '../../core/job';
-import { type TraceAnswer, type TraceRequest, trace } from '../../core/trace';
+import { momentsOf, type TraceAnswer, type TraceRequest, trace } from '../../core/trace';
 import { beside } from '../../workers/beside';
 import type { TraceWorker } from '../../workers/trace.worker';
 
@@ -10,9 +10,15 @@ const reckon = beside<TraceWorker>(
 
 /** Elements up to which the page itself looks two checks ahead at once. */
 const MOST_AT_ONCE = 150;
+/** Moments up to which the page itself looks at every way on. */
+const MOST_MOMENTS_AT_ONCE = 2000;
 /** A request that the page can answer before it is drawn: on a long map, one check ahead. */
 const quick = (r: TraceRequest): TraceRequest =>
-  r.elements.length > MOST_AT_ONCE ? { ...r, options: { ...r.options, lookahead: 1 } } : r;
+  r.elements.length > MOST_AT_ONCE
+    ? { ...r, options: { ...r.options, lookahead: 1, exact: false } }
+    : momentsOf(r) > MOST_MOMENTS_AT_ONCE
+      ? { ...r, options: { ...r.options, exact: false } }
+      : r;
 
 /**
  * Suspicion and next actions of a job. The first answer is there at once, so that the page comes

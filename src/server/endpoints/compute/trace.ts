@@ -70,6 +70,7 @@ const TraceRequestSchema = closed(
         top: Type.Optional(Type.Integer({ minimum: 1, maximum: MANY * 2 })),
         repeats: Type.Optional(oneOf(['allowed', 'intermittent only'] as const)),
         ratePerMinute: Type.Optional(Type.Number()),
+        exact: Type.Optional(Type.Boolean()),
       }),
     ),
   },
@@ -95,6 +96,7 @@ const TraceAnswerSchema = closed(
     repairNowMinutes: Type.Number(),
     enough: Type.Boolean(),
     contradiction: Type.Boolean(),
+    method: Type.Optional(oneOf(['exact', 'lookahead 1', 'lookahead 2'] as const)),
   },
   { $id: 'TraceAnswer' },
 );
