@@ -1,5 +1,5 @@
 import { readLine } from '../ledger';
-import type { UnitMap } from '../unit';
+import { type Description, describeUnit, type UnitMap } from '../unit';
 import { type BenchEvent, fold, type JobEvent, type JobRecord, judge, namesOf } from '.';
 
 type Told = BenchEvent extends infer E ? (E extends BenchEvent ? Omit<E, 'id' | 'at' | 'by'> : never) : never;
@@ -57,3 +57,17 @@ export function bench(map: UnitMap, by = 'Ines') {
     record: () => record,
   };
 }
+
+/** A unit described in a minute, with what a test wants of it. */
+export const kiosk = (rows: Description['rows'], more: Partial<Description> = {}): UnitMap =>
+  describeUnit({
+    name: 'Pier kiosk',
+    maker: '',
+    model: '',
+    does: 'prints a ticket',
+    cover: 'door',
+    coverMinutes: 3,
+    hazards: [],
+    rows,
+    ...more,
+  });

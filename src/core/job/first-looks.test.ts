@@ -1,23 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { reportOf } from '../report';
-import { deriveChecks, describeUnit, powerOf } from '../unit';
+import { deriveChecks, powerOf } from '../unit';
 import { firstLooksFound, firstLooksLeft, fixWords, handOverHeldBy, isDone, tryOpen } from '.';
-import { bench } from './bench.test.fixture';
+import { bench, kiosk } from './bench.test.fixture';
 
-const map = describeUnit({
-  name: 'Pier kiosk',
-  maker: '',
-  model: '',
-  does: 'prints a ticket',
-  cover: 'door',
-  coverMinutes: 3,
-  hazards: [],
-  rows: [
-    { id: 'A1', name: 'main board', kind: 'board' },
-    { id: 'W1', name: 'motor lead', kind: 'cable' },
-    { id: 'M1', name: 'ticket motor', kind: 'motor' },
-  ],
-});
+const map = kiosk([
+  { id: 'A1', name: 'main board', kind: 'board' },
+  { id: 'W1', name: 'motor lead', kind: 'cable' },
+  { id: 'M1', name: 'ticket motor', kind: 'motor' },
+]);
 const intake = (more: object = {}) => ({
   type: 'intake.recorded' as const,
   function: map.functions[0]?.id ?? '',

@@ -1,24 +1,18 @@
 import { describe, expect, it } from 'vitest';
-import { describeUnit } from '../unit';
-import { offerFits, partWanted } from '.';
-import { bench } from './bench.test.fixture';
 
-const kiosk = describeUnit({
-  name: 'Pier kiosk',
-  maker: '',
-  model: '',
-  does: 'prints a ticket',
-  coverMinutes: 3,
-  cover: 'door',
-  hazards: ['cell pack'],
-  rows: [
+import { offerFits, partWanted } from '.';
+import { bench, kiosk } from './bench.test.fixture';
+
+const unit = kiosk(
+  [
     { id: 'A2', name: 'plug-in board', kind: 'board' },
     { id: 'B1', name: 'keep-alive cell', kind: 'battery', leads: ['red'], cells: 1 },
     { id: 'W1', name: 'ribbon 26-way', kind: 'cable' },
   ],
-});
+  { hazards: ['cell pack'] },
+);
 const wanted = (element: string, part: string, model?: string) =>
-  partWanted(bench({ ...kiosk, ...(model ? { model } : {}) }).state(), element, part);
+  partWanted(bench({ ...unit, ...(model ? { model } : {}) }).state(), element, part);
 
 describe('what a catalogue is asked, and which of its offers can be for this part', () => {
   it('the letter of its place is not asked for: A2 is another thing in another unit', () => {

@@ -1,22 +1,13 @@
 import { describe, expect, it } from 'vitest';
 import { reportOf } from '../report';
-import { describeUnit } from '../unit';
-import { isReached, openPoints, picturesOf, ticksOf, ticksOfItem } from '.';
-import { bench } from './bench.test.fixture';
 
-const map = describeUnit({
-  name: 'Pier kiosk',
-  maker: '',
-  model: '',
-  does: 'prints a ticket',
-  cover: 'door',
-  coverMinutes: 3,
-  hazards: [],
-  rows: [
-    { id: 'A1', name: 'main board', kind: 'board' },
-    { id: 'M1', name: 'ticket motor', kind: 'motor' },
-  ],
-});
+import { isReached, openPoints, picturesOf, ticksOf, ticksOfItem } from '.';
+import { bench, kiosk } from './bench.test.fixture';
+
+const map = kiosk([
+  { id: 'A1', name: 'main board', kind: 'board' },
+  { id: 'M1', name: 'ticket motor', kind: 'motor' },
+]);
 const picture = (of?: string) => ({
   type: 'photo.added' as const,
   file: 'a'.repeat(64),

@@ -120,6 +120,11 @@ export interface TraceView {
   reason: string;
 }
 
+/** Minutes that are no reason to open a unit before a look from outside. Common practice, no source. */
+const FRACTION = 1;
+/** Suspicion from which on a look from outside is no longer waited for. Common practice, no source. */
+const SURE = 0.9;
+
 const minutes = (m: number) => `${m < 10 ? Number(m.toFixed(1)) : Math.round(m)}\u00a0min`;
 
 /** Suspicion from which on an element is named in a sentence. */
@@ -208,7 +213,12 @@ export function traceView(state: JobState, computed?: TraceAnswer): TraceView {
   const first = next[0];
   // A look from outside that costs next to nothing is taken before the unit is opened for good.
   const lookFirst =
-    first?.kind === 'check' && first.openMinutes === 0 && first.tied && (repair?.openMinutes ?? 0) > 0;
+    first?.kind === 'check' &&
+    first.openMinutes === 0 &&
+    first.tied &&
+    first.expectedMinutes - now < FRACTION &&
+    (suspects[0]?.p ?? 0) < SURE &&
+    (repair?.openMinutes ?? 0) > 0;
   const enough = answer.enough && !lookFirst;
   const reason = lookFirst
     ? `“${first.title}” is done from outside and costs next to nothing: about ${minutes(first.expectedMinutes)} to mended, ${minutes(now)} when repairing now.`

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { photoPrinter } from '../../demo/units/photo-printer';
 import { SECTIONS } from '../job';
-import { bench } from '../job/bench.test.fixture';
-import { describeUnit } from '../unit';
+import { bench, kiosk } from '../job/bench.test.fixture';
+
 import { reportOf } from '.';
 
 /** A whole job on the photo-booth printer, told line by line. */
@@ -177,21 +177,12 @@ describe('the report of a job', () => {
 });
 
 describe('what a report says at the end', () => {
-  const kiosk = describeUnit({
-    name: 'Pier kiosk',
-    maker: '',
-    model: '',
-    does: 'prints a ticket',
-    cover: 'door',
-    coverMinutes: 3,
-    hazards: [],
-    rows: [{ id: 'A1', name: 'main board', kind: 'board' }],
-  });
+  const unit = kiosk([{ id: 'A1', name: 'main board', kind: 'board' }]);
   const given = (keep: string[], opened: boolean) => {
-    const b = bench(kiosk);
+    const b = bench(unit);
     b.tell({
       type: 'intake.recorded',
-      function: kiosk.functions[0]?.id ?? '',
+      function: unit.functions[0]?.id ?? '',
       symptom: 'dumb',
       pattern: 'always',
       keep,

@@ -58,7 +58,7 @@ function Report() {
                     {l.at && <Clock at={l.at} day />}
                   </td>
                   <td className="py-1! w-[50%] max-[760px]:w-auto">{l.text}</td>
-                  <td className="py-1! font-[600] max-[760px]:col-start-2 max-[760px]:border-t-0! empty:hidden">
+                  <td className="py-1! font-[600] max-[760px]:col-start-2 max-[760px]:border-t-0! max-[760px]:empty:hidden">
                     {l.result}
                   </td>
                 </tr>
@@ -79,16 +79,22 @@ function Report() {
 
 const RESULTS: Given['result'][] = ['works', 'referred', 'returned as it was'];
 
+type More = 'settings' | 'disposal' | 'owed' | 'decidedBy' | 'followUp' | 'note';
+
+/** What may be said beside it, each a line of the report. */
+const MORE: { key: More; label: string; placeholder?: string }[] = [
+  { key: 'settings', label: 'Settings restored' },
+  { key: 'disposal', label: 'What was taken out goes', placeholder: 'old pack to the collection' },
+  { key: 'owed', label: 'Still owed', placeholder: 'registration, the second key' },
+  { key: 'decidedBy', label: 'Who decided', placeholder: 'harbour master, by telephone' },
+  { key: 'followUp', label: 'To be looked at again', placeholder: 'after the spring tide' },
+];
+
 function Giving() {
   const { job, record } = useJob();
   const [result, setResult] = useState<Given['result']>(job.plan?.kind === 'refer' ? 'referred' : 'works');
   const [to, setTo] = useState('');
-  const [settings, setSettings] = useState('');
-  const [note, setNote] = useState('');
-  const [followUp, setFollowUp] = useState('');
-  const [disposal, setDisposal] = useState('');
-  const [owed, setOwed] = useState('');
-  const [decidedBy, setDecidedBy] = useState('');
+  const [more, setMore] = useState<Partial<Record<More, string>>>({});
   const [wrong, setWrong] = useState<Refused | null>(null);
   const held = [
     ...handOverHeldBy(job, result),
@@ -98,15 +104,8 @@ function Giving() {
   const whom = useRef<HTMLInputElement>(null);
   const give = (e: React.FormEvent) => {
     e.preventDefault();
-    const more = {
-      settings: settings.trim(),
-      note: note.trim(),
-      followUp: followUp.trim(),
-      disposal: disposal.trim(),
-      owed: owed.trim(),
-      decidedBy: decidedBy.trim(),
-    };
-    const filled = Object.fromEntries(Object.entries(more).filter(([, v]) => v));
+    const said = Object.entries(more).map(([k, v]) => [k, v.trim()] as const);
+    const filled = Object.fromEntries(said.filter(([, v]) => v));
     const refused = record('job.handed-over', { to, result, ...filled });
     setWrong(refused);
     // The foot is far from the field on a narrow view.
@@ -165,39 +164,26 @@ function Giving() {
               onChange={(e) => setTo(e.target.value)}
               wrong={wrong?.path === '/to' ? wrong.reason : undefined}
             />
-            <TextField
-              label="Settings restored"
-              value={settings}
-              onChange={(e) => setSettings(e.target.value)}
-              hint={job.intake?.keep.length ? `Not to be lost: ${job.intake.keep.join(', ')}` : undefined}
-            />
-            <AreaField label="Note" value={note} onChange={(e) => setNote(e.target.value)} rows={2} />
-            <TextField
-              label="What was taken out goes"
-              value={disposal}
-              onChange={(e) => setDisposal(e.target.value)}
-              placeholder="old pack to the collection"
-              autoComplete="off"
-            />
-            <TextField
-              label="Still owed"
-              value={owed}
-              onChange={(e) => setOwed(e.target.value)}
-              placeholder="registration, the second key"
-              autoComplete="off"
-            />
-            <TextField
-              label="Who decided"
-              value={decidedBy}
-              onChange={(e) => setDecidedBy(e.target.value)}
-              placeholder="harbour master, by telephone"
-              autoComplete="off"
-            />
-            <TextField
-              label="To be looked at again"
-              value={followUp}
-              onChange={(e) => setFollowUp(e.target.value)}
-              placeholder="after the spring tide"
+            {MORE.map(({ key, label, placeholder }) => (
+              <TextField
+                key={key}
+                label={label}
+                placeholder={placeholder}
+                value={more[key] ?? ''}
+                onChange={(e) => setMore({ ...more, [key]: e.target.value })}
+                hint={
+                  key === 'settings' && job.intake?.keep.length
+                    ? `Not to be lost: ${job.intake.keep.join(', ')}`
+                    : undefined
+                }
+                autoComplete="off"
+              />
+            ))}
+            <AreaField
+              label="Note"
+              value={more.note ?? ''}
+              onChange={(e) => setMore({ ...more, note: e.target.value })}
+              rows={2}
             />
             {wrong && wrong.path !== '/to' && <Wrong>{wrong.reason}</Wrong>}
             <Foot>
