@@ -135,7 +135,7 @@ test('what each answer would clear is shown before it is given, and the chain is
   await takenIn(page, demo.url, /^one loop/);
   await expect(page.getByText('L2')).toHaveCount(0);
   const second = page.getByRole('region', { name: 'Next checks' }).getByRole('button').nth(1);
-  await second.hover();
+  await second.focus();
   await expect(second.getByText(/; clears|%/).first()).toBeVisible();
   await page.getByRole('button', { name: 'As a list' }).click();
   await expect(page.getByRole('button', { name: 'As a drawing' })).toBeVisible();

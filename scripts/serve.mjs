@@ -68,8 +68,13 @@ server.listen(port, host, async () => {
 });
 for (const signal of ['SIGINT', 'SIGTERM']) {
   process.on(signal, () => {
-    server.close(() => process.exit(0));
+    const end = async () => {
+      await globalThis[Symbol.for('mulch.settle')]?.().catch((error) => console.error(error));
+      process.exit(0);
+    };
+    server.close(end);
     server.closeIdleConnections();
-    setTimeout(() => process.exit(0), 3000).unref();
+    // Whoever still holds a connection does not keep it from ending.
+    setTimeout(end, 3000).unref();
   });
 }

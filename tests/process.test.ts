@@ -1,5 +1,7 @@
-import { rmSync, writeFileSync } from 'node:fs';
+import { copyFileSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import http from 'node:http';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
 import { ulid } from 'ulid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Running, startMulch } from '../e2e/mulch';
@@ -52,6 +54,33 @@ describe('promises of the process', () => {
       }
     } finally {
       await running.stop();
+    }
+  }, 60_000);
+
+  it('after a clean stop the one file is the whole workshop: a copy of it alone opens with everything', async () => {
+    const first = await startMulch({ demo: true });
+    const list = (await (await fetch(`${first.url}/api/jobs`)).json()) as { id: string }[];
+    const event = note('before the stop');
+    await fetch(`${first.url}/api/jobs/${list[0]?.id}/events`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ events: [event], after: 0 }),
+    });
+    const ended = new Promise((done) => first.process.once('exit', done));
+    first.process.kill('SIGTERM');
+    await ended;
+    const copy = mkdtempSync(path.join(tmpdir(), 'mulch-copy-'));
+    copyFileSync(path.join(first.data, 'mulch.db'), path.join(copy, 'mulch.db'));
+    rmSync(first.data, { recursive: true, force: true });
+    const second = await startMulch({ data: copy });
+    try {
+      expect((await (await fetch(`${second.url}/api/jobs`)).json()) as unknown[]).toHaveLength(list.length);
+      const { events } = (await (await fetch(`${second.url}/api/jobs/${list[0]?.id}/events`)).json()) as {
+        events: JobEvent[];
+      };
+      expect(events.at(-1)).toEqual(event);
+    } finally {
+      await second.stop();
     }
   }, 60_000);
 

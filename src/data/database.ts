@@ -18,6 +18,8 @@ export interface Database {
    */
   write<T>(work: (tx: Handle) => Promise<T>): Promise<T>;
   close(): void;
+  /** lets what is under way end, brings everything into the one file, and closes it */
+  settle(): Promise<void>;
 }
 
 export interface Where {
@@ -79,5 +81,11 @@ export async function openDatabase(where: Where): Promise<Database> {
       return run;
     },
     close: () => client.close(),
+    async settle() {
+      await last;
+      // A copy of the one file is then the whole workshop.
+      if (embedded) await patiently(() => client.execute('PRAGMA wal_checkpoint(TRUNCATE)'));
+      client.close();
+    },
   };
 }

@@ -18,6 +18,9 @@ export function database(): Promise<Database> {
   return opened;
 }
 
+/** What the process that serves calls before it ends: it knows the built application by its entry alone. */
+const SETTLE = Symbol.for('mulch.settle');
+
 async function open(): Promise<Database> {
   const db = await openDatabase({
     folder: process.env.MULCH_DATA ?? './data',
@@ -26,5 +29,6 @@ async function open(): Promise<Database> {
     migrations: path.join(process.env.MULCH_ROOT ?? process.cwd(), 'drizzle'),
   });
   for (const act of first) await act(db);
+  Object.assign(globalThis, { [SETTLE]: () => db.settle() });
   return db;
 }

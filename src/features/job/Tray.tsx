@@ -1,5 +1,5 @@
-import { useEffect, useRef, useState } from 'react';
-import { type Item, lookAlike, specOf, tally, threadMm, twins } from '../../core/ledger';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { type Item, specOf, tally, threadMm, twins } from '../../core/ledger';
 import { PartPicture } from '../../ui/PartPicture';
 import { FreePlace, Place, type PlaceLook } from '../../ui/Place';
 import { Screw } from '../../ui/Screw';
@@ -26,13 +26,18 @@ function figures(item: Item): { figure: string; word: string } {
   return { figure: String(t.off), word: item.by.aside ? 'aside' : 'off' };
 }
 
-/** The spec of the item this one must not be taken for, with its place. */
-function twinOf(item: Item, items: Item[]): string | undefined {
-  const pair = twins(items).find((p) => p.a === item.id || p.b === item.id);
-  const other = items.find((i) => i.id === (pair?.a === item.id ? pair?.b : pair?.a));
-  return other && lookAlike(item, other)
-    ? `not ${other.thread}×${other.lengthMm}, ${placeName(other)}`
-    : undefined;
+/** Of every item that must not be taken for another one: the spec of that one, with its place. */
+function twinWords(items: Item[]): Map<string, string> {
+  const by = new Map(items.map((i) => [i.id, i]));
+  const words = new Map<string, string>();
+  for (const { a, b } of twins(items))
+    for (const [one, other] of [
+      [a, by.get(b)],
+      [b, by.get(a)],
+    ] as const)
+      if (other && !words.has(one))
+        words.set(one, `not ${other.thread}×${other.lengthMm}, ${placeName(other)}`);
+  return words;
 }
 
 export function ItemPicture({
@@ -80,6 +85,7 @@ export function Tray() {
   // The code on a label opens its thing.
   useEffect(() => setOpen(new URLSearchParams(window.location.search).get('item')), []);
   const items = job.ledger.items.filter((i) => !i.fresh);
+  const alike = useMemo(() => twinWords(job.ledger.items.filter((i) => !i.fresh)), [job.ledger.items]);
   const homeward = stop === 'close up';
   const folded = items.length === 0 || !(unfolded ?? items.some((i) => tally(i).off > 0));
   const item = items.find((i) => i.id === open);
@@ -133,7 +139,7 @@ export function Tray() {
                     ? `${i.missing} missing`
                     : (i.from ?? (i.contacts ? `${i.contacts} contacts` : undefined))
                 }
-                twin={twinOf(i, items)}
+                twin={alike.get(i.id)}
                 onOpen={() => setOpen(i.id)}
                 spoken={`${placeName(i)}: ${figure} ${word}, ${specOf(i)}${i.from ? `, ${i.from}` : ''}${i.missing ? `, ${i.missing} missing` : ''}`}
               />

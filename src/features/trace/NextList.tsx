@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import type { JobState, NextStep, TraceView } from '../../core/job';
 import { hazardsOf, type MapCheck, type UnitMap } from '../../core/unit';
 import { Warn } from '../../ui/Signs';
@@ -12,7 +13,6 @@ interface NextListProps {
   onChoose(step: NextStep): void;
   /** a check is looked at with the pointer or the keyboard, without being chosen */
   onLook(check: MapCheck | null): void;
-  looked: string | undefined;
   job: JobState;
   reckoning: boolean;
 }
@@ -21,7 +21,9 @@ const SHOWN = 5;
 const minutes = (m: number) => Number(m.toFixed(m < 10 ? 1 : 0));
 
 /** What to do next, soonest mended first: checks and repairs in one list. */
-export function NextList({ map, view, chosen, onChoose, onLook, looked, job, reckoning }: NextListProps) {
+export function NextList({ map, view, chosen, onChoose, onLook, job, reckoning }: NextListProps) {
+  // Under a pointer nothing unfolds: what moves is not hit.
+  const [focused, setFocused] = useState<string | null>(null);
   const p = new Map(view.suspects.map((s) => [s.id, s.p]));
   const shares = [...p].map(([id, x]) => ({ id, p: x }));
   return (
@@ -48,9 +50,15 @@ export function NextList({ map, view, chosen, onChoose, onLook, looked, job, rec
                 className={`grid grid-cols-[30px_minmax(0,1fr)] w-full px-[10px] py-[9px] ${now ? 'shadow-[inset_5px_0_0_var(--color-ochre-fill)]' : 'hover:bg-inset'}`}
                 onClick={() => onChoose(n)}
                 onMouseEnter={() => onLook(n.check ?? null)}
-                onFocus={() => onLook(n.check ?? null)}
+                onFocus={() => {
+                  setFocused(n.id);
+                  onLook(n.check ?? null);
+                }}
                 onMouseLeave={() => onLook(null)}
-                onBlur={() => onLook(null)}
+                onBlur={() => {
+                  setFocused(null);
+                  onLook(null);
+                }}
               >
                 <span className="big text-[24px] pl-1">
                   {n.place}
@@ -75,7 +83,7 @@ export function NextList({ map, view, chosen, onChoose, onLook, looked, job, rec
                   </span>
                   <SplitTape shares={shares.map((s) => ({ ...s, tested: tested.has(s.id) }))} />
                   {(now || n === view.next[0]) && <span className="text-[14px] leading-[1.25]">{n.why}</span>}
-                  {n.check && (now || n.id === looked) && <WouldClear job={job} check={n.check} />}
+                  {n.check && (now || n.id === focused) && <WouldClear job={job} check={n.check} />}
                   <span className="flex flex-wrap text-[14px] leading-[1.2] [&>*+*]:border-l [&>*+*]:border-rule-strong [&>*+*]:pl-[9px] [&>*]:pr-[9px]">
                     <span>
                       <b>{minutes(n.minutes)}</b> min

@@ -197,7 +197,6 @@ function TraceSheet() {
         chosen={chosenId}
         onChoose={(n) => (n.kind === 'check' ? setPicked(n.id) : go('plan'))}
         onLook={setLooked}
-        looked={looked?.id}
         job={job}
         reckoning={reckoning}
       />
