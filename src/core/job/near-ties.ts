@@ -17,13 +17,17 @@ export interface Weighed {
 }
 
 /** Under this a check tells nothing worth a tie. Common practice, no source. */
-const TELLS = 0.1;
+const TELLS = 0.02;
 
-/** What decides between near ties, in this order: what tells something, shut before open, nothing live, dead before powered, quick. */
+/**
+ * What decides between near ties, in this order: what tells something at all, shut before open, nothing
+ * live, the smaller opening, dead before powered, quick.
+ */
 const BETWEEN: ((s: Weighed) => number)[] = [
   (s) => (s.bits !== undefined && s.bits < TELLS ? 1 : 0),
   (s) => (s.openMinutes > 0 ? 1 : 0),
   (s) => (s.live ? 1 : 0),
+  (s) => s.openMinutes,
   (s) => (s.powered ? 1 : 0),
   (s) => s.minutes,
   (s) => s.expectedMinutes,
