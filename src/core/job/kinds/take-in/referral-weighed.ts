@@ -41,7 +41,7 @@ export const referralWeighed = kind({
     };
   },
   says: (p) => `Weighed: ${p.choice}${p.reason?.trim() ? `, ${p.reason.trim()}` : ''}`,
-  reports({ choice, reason, ...figures }, _state, { by }, { later }) {
+  reports({ choice, reason, ...figures }, _state, _meta, { later }) {
     if (later.length) return [];
     const { reasons, advice } = weighReferral(figures);
     // Who followed the figures went against nothing, whatever was written beside it.
@@ -52,7 +52,7 @@ export const referralWeighed = kind({
       {
         under: 'Taken in',
         text: `Weighed: ${choice}`,
-        result: `${reasons.join('; ')}${why}. Decided by ${by}`,
+        result: `${reasons.join('; ')}${why}`,
       },
     ];
   },
