@@ -35,12 +35,18 @@ export function Foot({ children }: { children: ReactNode }) {
 
 const first = (selector: string) => document.querySelector<HTMLElement>(selector);
 
+/** The action that stands on the floor and can be done now. */
+const theAct = (): HTMLElement | undefined =>
+  [...document.querySelectorAll<HTMLElement>('.foot .act:not([aria-disabled=true]):not([disabled])')].find(
+    (act) => act.offsetParent !== null,
+  );
+
 /** Where somebody working by key goes on when what had the focus is gone. */
 export const toFoot = (): void => first('.foot')?.focus({ preventScroll: true });
 
 /** The one action of the view; where it is held or there are several, the next thing that it waits for. */
 export function theOneAction(): void {
-  const act = first('.foot .act:not([aria-disabled=true]):not([disabled])');
+  const act = theAct();
   if (!act) return void next();
   // A form that still asks for something is not sent before it was asked for.
   const fields = act instanceof HTMLButtonElement ? [...(act.form?.elements ?? [])] : [];
@@ -51,7 +57,7 @@ export function theOneAction(): void {
 
 /** The next one: the next tick, count or answer that the view waits for, else its one action. */
 export function theNext(): void {
-  if (!next()) first('.foot .act:not([aria-disabled=true]):not([disabled])')?.click();
+  if (!next()) theAct()?.click();
 }
 
 /**

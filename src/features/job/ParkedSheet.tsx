@@ -105,7 +105,7 @@ export function ParkedSheet() {
         />
         {other && <p className="note">From {parked.by} to you: go through the tray before a hand goes in.</p>}
         <Foot>
-          <Action type="submit" form="take-up" keyName="Enter">
+          <Action type="submit" form="take-up" keyName="Enter" data-first>
             Take it up
           </Action>
         </Foot>
