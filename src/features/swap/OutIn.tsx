@@ -72,6 +72,7 @@ export function OutIn({ name, part }: { name: string; part: string }) {
   return (
     <div className="grid grid-cols-[1fr_44px_1fr] max-[760px]:grid-cols-1 gap-x-4 gap-y-5 items-start">
       <div className="grid gap-4">
+        <Preparations when="before out" holding />
         <form
           id="part-out"
           onSubmit={out}
@@ -125,12 +126,13 @@ export function OutIn({ name, part }: { name: string; part: string }) {
             </>
           )}
         </form>
-        <Preparations when="before out" />
+        <Preparations when="before out" holding={false} />
       </div>
       <span className="pt-12 justify-self-center max-[760px]:hidden">
         <Arrow size={32} />
       </span>
       <div className="grid gap-4">
+        <Preparations when="before in" holding />
         <form
           id="part-in"
           onSubmit={fit}
@@ -168,7 +170,7 @@ export function OutIn({ name, part }: { name: string; part: string }) {
             <p className="note">Opens once the old one is out.</p>
           )}
         </form>
-        <Preparations when="before in" />
+        <Preparations when="before in" holding={false} />
       </div>
       <p className="note col-span-full">
         Common practice, no source; those that hold are marked. The maker’s instructions come first.

@@ -7,19 +7,24 @@ import { TickBox } from '../../ui/Signs';
 import { useJob } from '../job/use-job';
 import { openSum } from '../sums/open-sum';
 
-/** What is seen to before the old part comes out, or before the new one goes in; what holds it first. */
-export function Preparations({ when }: { when: 'before out' | 'before in' }) {
+const TITLES = { 'before out': 'Before it comes out', 'before in': 'Before it goes in' };
+
+/**
+ * What is seen to before the old part comes out, or before the new one goes in: what holds it stands over
+ * its box, the rest below.
+ */
+export function Preparations({ when, holding }: { when: 'before out' | 'before in'; holding: boolean }) {
   const { job } = useJob();
-  const lines = preparationsOf(job).filter((l) => l.when === when);
+  const holds = (l: PreparationLine) => l.must && !job.swap.prepared.some((p) => p.line === l.id);
+  const lines = preparationsOf(job).filter((l) => l.when === when && holds(l) === holding);
   if (lines.length === 0) return null;
   const now = when === (job.out ? 'before in' : 'before out');
-  const holding = (l: PreparationLine) => l.must && !job.swap.prepared.some((p) => p.line === l.id);
-  const title = when === 'before out' ? 'Before it comes out' : 'Before it goes in';
+  const title = holding ? `${TITLES[when]}: it holds the swap` : TITLES[when];
   return (
     <section aria-label={title} className="grid gap-1 content-start">
       <h3 className={`sec ${now ? '' : 'text-bark-2'}`}>{title}</h3>
       <ul className="rows">
-        {[...lines.filter(holding), ...lines.filter((l) => !holding(l))].map((l) => (
+        {lines.map((l) => (
           <Line key={l.id} line={l} now={now} />
         ))}
       </ul>
