@@ -79,6 +79,7 @@ test('a unit just described, carried from Take in to Hand over with what it said
   await expect(page.getByText('W1, reseat tried')).toBeVisible();
   await page.keyboard.press('u');
   await page.keyboard.press('u');
+  await allSent(page);
   await page.goto(page.url().replace(/trace$/, 'prove'));
   await alive(page);
   await page.getByRole('button', { name: 'works', exact: true }).click();
