@@ -73,6 +73,7 @@ export function DescribedRows({
                     <input
                       className="input"
                       aria-label={`What row ${i + 1} is`}
+                      placeholder={r.kind}
                       aria-invalid={bad('name')}
                       {...text('name')}
                     />
@@ -202,7 +203,7 @@ export function DescribedRows({
             small
             onClick={() => {
               const marks = { elements: rows.map((x) => ({ id: x.mark })) };
-              onRows([...rows, row(freeMark(marks, kind), kind, kind)]);
+              onRows([...rows, row(freeMark(marks, kind), kind)]);
             }}
           >
             + {kind}

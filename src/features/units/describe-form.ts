@@ -43,11 +43,11 @@ export interface Form {
   rows: Row[];
 }
 
-/** A row as it begins. */
-export const row = (mark: string, name: string, kind: ElementKind): Row => ({
+/** A row as it begins: nothing is written in it; left so, it is called by its kind. */
+export const row = (mark: string, kind: ElementKind): Row => ({
   key: ulid(),
   mark,
-  name,
+  name: '',
   kind,
   outside: false,
   tap: '',
@@ -70,7 +70,7 @@ export const BLANK: Form = {
   cover: 'cover',
   coverMinutes: '3',
   hazards: [],
-  rows: [row('J1', 'input', 'connector'), row('W1', 'cable', 'cable'), row('A1', 'main board', 'board')],
+  rows: [row('J1', 'connector'), row('W1', 'cable'), row('A1', 'board')],
 };
 const number = (text: string, path: string): number => {
   try {
@@ -92,7 +92,7 @@ export function descriptionOf(f: Form): Description {
     hazards: f.hazards,
     rows: f.rows.map((r, i) => ({
       id: r.mark.trim(),
-      name: r.name,
+      name: r.name.trim() || r.kind,
       kind: r.kind,
       ...(r.outside ? { outside: true } : {}),
       ...(r.under ? { under: r.under } : {}),
