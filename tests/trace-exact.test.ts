@@ -82,7 +82,7 @@ const plain = fc.record({
           minutes: fc.integer({ min: 1, max: 30 }),
           fixes: fc.constantFrom(0.1, 0.3, 0.6, 0.95),
         }),
-        { minLength: 1, maxLength: 2 },
+        { minLength: 1, maxLength: 3 },
       ),
     }),
     { minLength: 2, maxLength: 3 },

@@ -93,7 +93,9 @@ class Everything {
         one[index] = p * (1 - fixes);
         const rungs = at.rungs.slice();
         rungs[index] = rung + 1;
-        const left = this.least({ ...at, one, rungs, opened: withAll(at.opened, closure) });
+        // Which rungs were tried tells how much suspicion is left; how far the ladder was climbed does not.
+        const said = [...at.said, `tried ${index}:${rung};`];
+        const left = this.least({ ...at, one, rungs, said, opened: withAll(at.opened, closure) });
         list.push({ kind: 'repair', index, rung, minutes: step.minutes + opening + left * (1 - p * fixes) });
       }
     });
@@ -151,7 +153,7 @@ class Everything {
   }
 }
 
-/** A moment: suspicion, rungs taken, checks made and what they said, what is open, the power. */
+/** A moment: suspicion, how far ladders are climbed, checks made, what was said and tried, what is open, the power. */
 interface At {
   one: Float64Array;
   rungs: number[];
