@@ -1,4 +1,4 @@
-import { alive, allSent, expect, foot, test } from './bench-test';
+import { alive, allSent, expect, foot, test, toStop } from './bench-test';
 
 test('a unit just described, carried from Take in to Hand over with what it said itself', async ({
   page,
@@ -199,5 +199,60 @@ test('a unit that comes to be put together: nothing came off, everything is fitt
   const report = page.getByRole('article');
   await expect(report).toContainText('For assembly: “put together from the box”');
   await expect(report).toContainText('1 × lamp board');
+  await allSent(page);
+});
+
+test('what is asked first finds a setting: proven, found wanting, proven again and handed over; a refusal comes into sight', async ({
+  page,
+  demo,
+}) => {
+  await page.setViewportSize({ width: 390, height: 700 });
+  await page.goto(`${demo.url}/units/new`);
+  await alive(page);
+  await page.getByLabel('What it is', { exact: true }).fill('Ferry horn');
+  await page.getByLabel('What it should do').fill('Sounds when the handle is pulled');
+  await page.getByRole('button', { name: 'Keep it and take it in' }).click();
+  await page.waitForURL('**/take-in');
+  await alive(page);
+
+  // What the foot was refused is said where it is typed, and that is gone to.
+  await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
+  await foot(page)
+    .getByRole('button', { name: /^Record/ })
+    .click();
+  await expect(page.getByText('say what it does wrong')).toBeInViewport();
+  await expect(page.getByLabel('What happens instead')).toBeFocused();
+  await page.keyboard.type('Mute in fog');
+  await page.keyboard.press('Enter');
+  await page.waitForURL('**/trace');
+
+  const asked = page.getByRole('region', { name: 'Asked first' });
+  await asked.getByRole('button', { name: 'it fails here too' }).click();
+  await asked.getByRole('button', { name: 'warm and cold alike' }).click();
+  await asked.getByRole('button', { name: 'a setting was off' }).click();
+  await asked.getByRole('button', { name: 'Prove it' }).click();
+  await foot(page)
+    .getByRole('button', { name: /^fails/ })
+    .click();
+  await expect(page.getByText('the setting put right did not mend it')).toBeVisible();
+  await foot(page).getByRole('button', { name: 'Back to Trace' }).click();
+  await expect(asked.getByText('It was put right, and it still fails.')).toBeVisible();
+  await expect(asked.getByRole('button', { name: 'Prove it' })).toHaveCount(0);
+
+  // The interlock was it.
+  await asked.getByRole('button', { name: 'one was open' }).click();
+  await toStop(page, /^Prove/);
+  await page
+    .getByRole('button', { name: /^Repeat|^Once more/ })
+    .first()
+    .click();
+  await foot(page)
+    .getByRole('button', { name: /^works/ })
+    .click();
+  await foot(page).getByRole('button', { name: 'Hand over' }).click();
+  await page.getByLabel('To whom').fill('harbour office');
+  await foot(page).getByRole('button', { name: 'Hand over' }).click();
+  await expect(page.getByRole('heading', { name: 'Handed over to harbour office' })).toBeVisible();
+  await expect(page.getByRole('article')).toContainText('one was open');
   await allSent(page);
 });

@@ -1,4 +1,4 @@
-import { createContext, type ReactNode, useContext, useState } from 'react';
+import { createContext, type ReactNode, useContext, useEffect, useState } from 'react';
 import { createPortal } from 'react-dom';
 
 const Slot = createContext<HTMLElement | null>(null);
@@ -16,6 +16,16 @@ export function FootHost({
   below: ReactNode;
 }) {
   const [slot, setSlot] = useState<HTMLElement | null>(null);
+  useEffect(() => {
+    if (!slot) return;
+    const pressed = (e: MouseEvent) => {
+      const button = e.target instanceof Element ? e.target.closest('button') : null;
+      const before = new Set(document.querySelectorAll('.wrong'));
+      setTimeout(() => show(before, button?.form ?? null), SAID_MS);
+    };
+    slot.addEventListener('click', pressed, true);
+    return () => slot.removeEventListener('click', pressed, true);
+  }, [slot]);
   return (
     <Slot.Provider value={slot}>
       {children}
@@ -25,6 +35,20 @@ export function FootHost({
       </div>
     </Slot.Provider>
   );
+}
+
+/** Time for a view to say what is wrong. */
+const SAID_MS = 60;
+
+/** What was refused is said where it was typed, which may be far from the foot: it comes into sight, its field in hand. */
+function show(before: Set<Element>, form: HTMLFormElement | null): void {
+  const all = [...document.querySelectorAll<HTMLElement>('.main .wrong')];
+  // The same may be said once more.
+  const said = all.find((w) => !before.has(w)) ?? all.find((w) => form?.contains(w));
+  if (!said) return;
+  const field = said.closest('.field')?.querySelector<HTMLElement>('[aria-invalid=true]');
+  field?.focus({ preventScroll: true });
+  said.scrollIntoView({ block: 'nearest' });
 }
 
 /** Puts its content on the floor of the view. A button there that sends a form names the form by its id. */

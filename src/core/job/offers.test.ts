@@ -36,6 +36,8 @@ describe('what a catalogue is asked, and which of its offers can be for this par
   it('a board marked for another model, or a lead with other contacts, is none of this unit', () => {
     expect(offerFits('control board PB-3, issue C', wanted('A2', 'A2 plug-in board'))).toBe(false);
     expect(offerFits('control board PB-3, issue C', wanted('A2', 'A2 control board', 'PB-3'))).toBe(true);
+    expect(offerFits('lead RJ45, 2 m', wanted('W1', 'W1 network lead'))).toBe(true);
+    expect(offerFits('converter RS-485', wanted('A2', 'A2 plug-in board'))).toBe(true);
     expect(offerFits('ribbon 10-way 120 mm', wanted('W1', 'W1 ribbon 26-way'))).toBe(false);
     expect(offerFits('ribbon 26-way 400 mm', wanted('W1', 'W1 ribbon 26-way'))).toBe(true);
   });

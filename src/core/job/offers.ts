@@ -18,8 +18,8 @@ const PRINTED = 0.05;
 
 const VOLTS = /(\d+(?:\.\d+)?)\s*V\b/i;
 const WAYS = /(\d+)[- ]?(?:way|pin|pole|contact)s?\b/i;
-/** A mark as makers print it on what belongs to one model: PB-3, DB12, HL-40A. */
-const MARK = /\b[A-Z]{2,}-?\d+[A-Z]?\b/g;
+/** A mark as makers print it on what belongs to one model: PB-3, HL-40A. RJ45 or RS-485 names no model. */
+const MARK = /\b(?!RS-)[A-Z]{2,}-\d+[A-Z]?\b/g;
 
 const figure = (text: string, of: RegExp): number | null => {
   const found = of.exec(text)?.[1];

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { type HandOver as Given, handOverHeldBy, openPoints } from '../../core/job';
 import { reportOf } from '../../core/report';
 import { Action, Second } from '../../ui/Action';
@@ -101,15 +101,11 @@ function Giving() {
     ...(result === 'works' ? openPoints(job).map((p) => p.what) : []),
   ];
   const given = job.handedOver;
-  const whom = useRef<HTMLInputElement>(null);
   const give = (e: React.FormEvent) => {
     e.preventDefault();
     const said = Object.entries(more).map(([k, v]) => [k, v.trim()] as const);
     const filled = Object.fromEntries(said.filter(([, v]) => v));
-    const refused = record('job.handed-over', { to, result, ...filled });
-    setWrong(refused);
-    // The foot is far from the field on a narrow view.
-    if (refused?.path === '/to') whom.current?.focus();
+    setWrong(record('job.handed-over', { to, result, ...filled }));
   };
   return (
     <section className="no-print content-start">
@@ -157,7 +153,6 @@ function Giving() {
               options={RESULTS.map((r) => ({ value: r, words: r }))}
             />
             <TextField
-              ref={whom}
               label="To whom"
               value={to}
               data-next={to.trim() ? undefined : 'ask'}

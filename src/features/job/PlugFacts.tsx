@@ -11,7 +11,7 @@ export function PlugFacts({ known, going }: { known: PlugKnown; going: 'out' | '
     plug.colour && `${plug.colour} plug`,
     `${known.contacts} ${known.contacts === 1 ? 'contact' : 'contacts'}`,
     plug.wires?.length ? `wires from contact 1: ${plug.wires.join(' ')}` : null,
-    known.key ? `key ${known.key}` : 'no key: it goes either way round',
+    known.key ? `key ${known.key}` : !plug.bare && 'no key: it can be turned round',
     known.latch && `held by ${known.latch}`,
     known.bundle && `tied into ${known.bundle}`,
   ].filter(Boolean);

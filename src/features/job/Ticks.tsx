@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { type TickLine, ticksOf } from '../../core/job';
 import { Wrong } from '../../ui/Field';
 import { FileButton } from '../../ui/FileButton';
@@ -20,6 +21,7 @@ export function Ticks() {
 export function TickList({ ticks }: { ticks: TickLine[] }) {
   const { record } = useJob();
   const { take, busy, wrong } = useTakePhoto();
+  const [refused, setRefused] = useState<string | null>(null);
   if (ticks.length === 0) return null;
   return (
     <>
@@ -32,7 +34,7 @@ export function TickList({ ticks }: { ticks: TickLine[] }) {
                 className="w-6 h-6 flex-none accent-current"
                 checked={t.done}
                 disabled={t.done}
-                onChange={() => record('tick.done', { tick: t.id })}
+                onChange={() => setRefused(record('tick.done', { tick: t.id })?.reason ?? null)}
               />
               {t.text}
             </label>
@@ -50,7 +52,7 @@ export function TickList({ ticks }: { ticks: TickLine[] }) {
           </li>
         ))}
       </ul>
-      {wrong && <Wrong>{wrong}</Wrong>}
+      {(wrong ?? refused) && <Wrong>{wrong ?? refused}</Wrong>}
     </>
   );
 }

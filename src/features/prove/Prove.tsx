@@ -201,18 +201,24 @@ function ProveSheet() {
               <Warn size={18} /> {fixWords(job) ? `${fixWords(job)} did not mend it` : 'It does not work yet'}
             </p>
             <p className="note">
-              It goes into the log: the suspicion of{' '}
-              {fixesOf(job)
-                .map((f) => f.element)
-                .join(' and ')}{' '}
-              falls by what this remedy would have mended, and the next rung or the next suspect comes up.
+              {job.fix ? (
+                <>
+                  It goes into the log: the suspicion of{' '}
+                  {fixesOf(job)
+                    .map((f) => f.element)
+                    .join(' and ')}{' '}
+                  falls by what this remedy would have mended, and the next rung or the next suspect comes up.
+                </>
+              ) : (
+                'No part was changed: the search goes on where it stood.'
+              )}
             </p>
             {!chosen && (
               <Foot>
                 <Action
                   keyName="Enter"
                   onClick={() => {
-                    const refused = record('remedy.tried', {});
+                    const refused = job.fix ? record('remedy.tried', {}) : null;
                     setWrong(refused?.reason ?? null);
                     if (!refused) go('trace');
                   }}

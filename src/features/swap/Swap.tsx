@@ -75,7 +75,7 @@ export function Swap() {
         <Photos
           title="Pictures"
           hint={
-            job.fix
+            job.fix || job.out
               ? 'As it sits now, before it is covered.'
               : 'As it sits and how its leads run, before it comes out.'
           }

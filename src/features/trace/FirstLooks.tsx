@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { firstLooksFound, firstLooksLeft } from '../../core/job';
+import { firstLooksFound, firstLooksLeft, symptomProof } from '../../core/job';
 import { Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
 import { TickBox, Warn } from '../../ui/Signs';
@@ -12,6 +12,7 @@ export function FirstLooks() {
   const left = firstLooksLeft(job);
   const found = firstLooksFound(job);
   const [next] = left;
+  const failed = symptomProof(job)?.outcome === 'bad';
   if (!next && found.length === 0) return null;
   const say = (yes: boolean) =>
     next && setWrong(record('look.answered', { look: next.id, found: yes })?.reason ?? null);
@@ -21,9 +22,9 @@ export function FirstLooks() {
         <p key={l.id} className="flex flex-wrap gap-x-3 gap-y-1 items-center min-h-[44px]">
           <Warn />
           <span className="flex-1 min-w-[240px]">
-            <b>{l.found}.</b> {l.then}
+            <b>{l.found}.</b> {l.mends && failed ? 'It was put right, and it still fails.' : l.then}
           </span>
-          {l.mends && !job.plan && (
+          {l.mends && !failed && !job.plan && (
             <Second small onClick={() => go('prove')}>
               Prove it
             </Second>

@@ -7,7 +7,7 @@ import type { Said } from './thread';
 
 /** Requests that wait for a thread; one more is told to come again. */
 const MOST_WAITING = 32;
-/** Minutes a thread without work is kept. */
+/** Milliseconds a thread without work is kept. */
 const IDLE_MS = 60_000;
 
 let pool: Piscina | null = null;
