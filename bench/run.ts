@@ -5,6 +5,7 @@ import { CORE } from './core';
 import { spread, timed, yard } from './figures';
 import { compareOrders } from './order';
 import { measurePages } from './pages';
+import { compareSolver } from './solver';
 import { compareWays } from './ways';
 
 const say = (line: string) => console.log(line);
@@ -20,6 +21,7 @@ const megabytes = process.memoryUsage().rss / 1024 / 1024;
 say(`memory after the core figures: ${megabytes.toFixed(0)} MB resident`);
 compareWays(say);
 compareOrders(say);
+await compareSolver(say);
 ensureBuild();
 await measureBeside(say);
 await measurePages(say);

@@ -2,7 +2,7 @@ import type { Budget } from './budget';
 import { type Found, type State, Walk } from './walk';
 
 /** So many states of each length are followed. */
-const WIDTH = 10;
+const WIDTH = 8;
 /** What a move still to be done weighs against a minute, beside what it costs. */
 const LEFT = 0.2;
 

@@ -15,4 +15,4 @@ export class Budget {
 }
 
 /** Looks at moves that a slow machine makes in a millisecond. Measured. */
-export const UNITS_PER_MS = 12_000;
+export const UNITS_PER_MS = 4_000;

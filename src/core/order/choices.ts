@@ -139,7 +139,7 @@ export const wayOf = (p: Problem, way: Int16Array, i: number): Variant =>
   p.variants[i]?.[way[i] as number] as Variant;
 
 /** Whether a move may be done now, with its chosen way, given what is done. */
-export function ready(p: Problem, way: Int16Array, has: (i: number) => boolean, i: number): boolean {
+function ready(p: Problem, way: Int16Array, has: (i: number) => boolean, i: number): boolean {
   const v = wayOf(p, way, i);
   if (!v.after.every(has)) return false;
   const groups = p.groups[i] as number[][];

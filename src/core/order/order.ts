@@ -7,7 +7,7 @@ import { anyOrder, searchOrder } from './search';
 import type { OrderAnswer, OrderRequest } from './types';
 import { changeMinutes, type Found, Walk } from './walk';
 
-const TIME_LIMIT_MS = 250;
+const TIME_LIMIT_MS = 150;
 
 /**
  * The quickest order of the moves that a goal needs: minutes, changes of tool, flips and changes of

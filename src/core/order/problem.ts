@@ -21,6 +21,8 @@ export interface Problem {
   goal: number[];
   done: boolean[];
   start: Setup;
+  /** tools, sides and powers that are named, together */
+  names: number;
   toolMinutes: number;
   powerMinutes: number;
   /** minutes of a flip from one side to another; from −1 any first side */
@@ -141,6 +143,7 @@ export function readProblem(request: OrderRequest): Problem {
     goal: [...new Set(request.goal.map((id, k) => find(id, `/goal/${k}`)))],
     done,
     start,
+    names: tools.list().length + names.length + powers.list().length,
     toolMinutes: request.toolMinutes,
     powerMinutes: request.powerMinutes ?? 0,
     flip: (from, to) =>
