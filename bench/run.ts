@@ -2,6 +2,7 @@
 import { ensureBuild } from '../scripts/ensure-build.mjs';
 import { measureBeside } from './beside';
 import { CORE } from './core';
+import { measureEntries } from './entries';
 import { spread, timed, yard } from './figures';
 import { compareOrders } from './order';
 import { measurePages } from './pages';
@@ -24,4 +25,5 @@ compareOrders(say);
 await compareSolver(say);
 ensureBuild();
 await measureBeside(say);
+await measureEntries(say);
 await measurePages(say);

@@ -22,7 +22,7 @@ const gone = (child: ChildProcess) =>
 
 /** Starts a Mulch from the build; `data` takes up what an earlier one left. */
 export async function startMulch(
-  options: { demo?: boolean; data?: string; port?: number } = {},
+  options: { demo?: boolean; data?: string; port?: number; env?: Record<string, string> } = {},
 ): Promise<Running> {
   const data = options.data ?? mkdtempSync(path.join(tmpdir(), 'mulch-'));
   const child = spawn(process.execPath, ['scripts/serve.mjs'], {
@@ -35,17 +35,22 @@ export async function startMulch(
       MULCH_DATABASE_URL: '',
       MULCH_LOG: 'warn',
       ...(options.demo ? { MULCH_DEMO: '1' } : {}),
+      ...options.env,
     },
-    stdio: ['ignore', 'pipe', 'inherit'],
+    stdio: ['ignore', 'pipe', 'pipe'],
   });
   const url = await new Promise<string>((ok, fail) => {
     let said = '';
+    child.stderr?.on('data', (chunk) => {
+      said += chunk;
+      process.stderr.write(chunk);
+    });
     child.stdout?.on('data', (chunk) => {
       said += chunk;
       const at = /(http:\/\/\S+?)\/\s/.exec(said)?.[1];
       if (at) ok(at);
     });
-    child.once('exit', (code) => fail(new Error(`Mulch ended with ${code}: ${said}`)));
+    child.once('close', (code) => fail(new Error(`Mulch ended with ${code}: ${said}`)));
   });
   const end = async (signal: NodeJS.Signals) => {
     child.kill(signal);

@@ -61,7 +61,10 @@ server.listen(port, host, async () => {
   // Opens the database and brings its tables up to date before anybody is told to come.
   const ready = await fetch(`${url}api/jobs`).catch(() => null);
   if (!ready?.ok) {
-    console.error('Mulch cannot open its data. The line above says why; MULCH_DATA names the folder.');
+    const why = (await ready?.json().catch(() => null))?.detail ?? 'the line above says why';
+    console.error(
+      `Mulch cannot open its data in ${process.env.MULCH_DATA ?? './data'} (MULCH_DATA): ${why}.`,
+    );
     process.exit(1);
   }
   console.log(`Mulch is at ${url}`);

@@ -1,10 +1,13 @@
 import { mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { createClient } from '@libsql/client';
+import { type Client, createClient } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { keeping, storeFault } from './store-fault';
 import * as tables from './tables';
+import { refuseNewer } from './versions';
+import { Workshop } from './workshop';
 
 type Db = LibSQLDatabase<typeof tables>;
 /** The database or an open transaction of it: repositories take either. */
@@ -42,13 +45,18 @@ function isLocked(error: unknown): boolean {
   return String(code ?? '').startsWith('SQLITE_BUSY') || (cause !== undefined && isLocked(cause));
 }
 
-/** Does some work again while another process holds the database, a little later each time. */
-async function patiently<T>(work: () => Promise<T>): Promise<T> {
+/**
+ * Does some work again while another process holds the database, a little later each time. The
+ * connection that was turned away is given up: the statement that failed in it still looks at the
+ * database as it was then, and from there no writing can begin.
+ */
+async function patiently<T>(client: Client, work: () => Promise<T>): Promise<T> {
   for (let n = 1; ; n++) {
     try {
       return await work();
     } catch (error) {
       if (n === TRIES || !isLocked(error)) throw error;
+      await client.reconnect();
       await new Promise((done) => setTimeout(done, Math.random() * 10 * Math.min(n, 20)));
     }
   }
@@ -57,34 +65,67 @@ async function patiently<T>(work: () => Promise<T>): Promise<T> {
 /**
  * Opens the database, brings its tables up to date and switches write-ahead logging on.
  *
- * @throws when the folder cannot be written or the server cannot be reached
+ * @throws StoreFault when the folder cannot be written, the server cannot be reached, or the database is
+ *   damaged, later than this Mulch, or lacks what was kept in it
  */
-export async function openDatabase(where: Where): Promise<Database> {
+export const openDatabase = (where: Where): Promise<Database> => keeping(() => open(where));
+
+async function open(where: Where): Promise<Database> {
   const embedded = !where.url;
   if (embedded) mkdirSync(where.folder, { recursive: true });
   const url = where.url ?? pathToFileURL(path.join(where.folder, 'mulch.db')).href;
-  const client = createClient({
-    url,
-    ...(where.token ? { authToken: where.token } : {}),
-    ...(embedded ? { timeout: LOCK_MS } : {}),
-  });
-  if (embedded) await patiently(() => client.execute('PRAGMA journal_mode=WAL'));
-  const db = drizzle(client, { schema: tables });
-  await patiently(() => migrate(db, { migrationsFolder: where.migrations }));
+  const connect = () =>
+    createClient({
+      url,
+      ...(where.token ? { authToken: where.token } : {}),
+      ...(embedded ? { timeout: LOCK_MS } : {}),
+    });
+  const client = connect();
+  try {
+    if (embedded) await patiently(client, () => client.execute('PRAGMA journal_mode=WAL'));
+    await patiently(client, () => refuseNewer(client, where.migrations));
+    if (embedded) await patiently(client, () => Workshop.check(where.folder, client));
+    const db = drizzle(client, { schema: tables });
+    await patiently(client, () => migrate(db, { migrationsFolder: where.migrations }));
+    const workshop = embedded ? await patiently(client, () => Workshop.open(where.folder, client)) : null;
+    // Writing has a connection of its own, which may be given up while others read.
+    return served(client, db, workshop, connect());
+  } catch (error) {
+    client.close();
+    throw error;
+  }
+}
 
+function served(client: Client, db: Db, workshop: Workshop | null, writer: Client): Database {
+  const into = drizzle(writer, { schema: tables });
   let last: Promise<unknown> = Promise.resolve();
+  const write = async <T>(work: (tx: Handle) => Promise<T>): Promise<T> => {
+    const done = await patiently(writer, () => into.transaction((tx) => work(tx)));
+    // A file that was taken away is written to without an error, and nobody finds it again.
+    if (workshop && !(await workshop.isThere())) throw storeFault('gone');
+    workshop?.moved();
+    return done;
+  };
   return {
     read: db,
     write(work) {
-      const run = last.then(() => patiently(() => db.transaction((tx) => work(tx))));
+      const run = last.then(() => keeping(() => write(work)));
       last = run.catch(() => {});
       return run;
     },
-    close: () => client.close(),
+    close() {
+      workshop?.close();
+      writer.close();
+      client.close();
+    },
     async settle() {
       await last;
+      writer.close();
       // A copy of the one file is then the whole workshop.
-      if (embedded) await patiently(() => client.execute('PRAGMA wal_checkpoint(TRUNCATE)'));
+      if (workshop) {
+        await patiently(client, () => client.execute('PRAGMA wal_checkpoint(TRUNCATE)'));
+        await patiently(client, () => workshop.settle());
+      }
       client.close();
     },
   };

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gte, inArray, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, gte, inArray, max, sql } from 'drizzle-orm';
 import type { JobEvent, JobSummary, Lesson } from '../core/job';
 import type { Handle } from './database';
 import { jobEvents, jobs } from './tables';
@@ -11,6 +11,15 @@ export async function eventsOf(db: Handle, job: string, from = 0): Promise<JobEv
     .where(and(eq(jobEvents.job, job), gte(jobEvents.seq, from)))
     .orderBy(asc(jobEvents.seq));
   return rows.map((r) => r.body);
+}
+
+/** How many entries a job has; 0 where there is none. */
+export async function countOf(db: Handle, job: string): Promise<number> {
+  const [row] = await db
+    .select({ last: max(jobEvents.seq) })
+    .from(jobEvents)
+    .where(eq(jobEvents.job, job));
+  return (row?.last ?? -1) + 1;
 }
 
 /** Stored events with these ids, of whatever job. */

@@ -1,4 +1,5 @@
 import { Refusal } from '../core/refusal';
+import { storeFaultOf } from '../data/store-fault';
 import { log } from './log';
 import { Problem, problemResponse, refused } from './problem';
 
@@ -49,7 +50,10 @@ export async function answering(address: string, handle: () => Promise<Response>
       return response;
     }
     if (error instanceof Refusal) return problemResponse(refused(error));
-    log.error({ err: error, url: address }, 'endpoint failed');
+    const fault = storeFaultOf(error);
+    log.error({ err: error, url: address }, fault ? 'the data cannot be kept' : 'endpoint failed');
+    if (fault)
+      return problemResponse(new Problem(fault.kind === 'full' ? 507 : 503, 'Not kept', fault.message));
     return problemResponse(
       new Problem(
         500,

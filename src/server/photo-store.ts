@@ -1,5 +1,7 @@
-import { mkdir, readFile, rename, writeFile } from 'node:fs/promises';
+import { mkdir, readFile, rename, rm, writeFile } from 'node:fs/promises';
 import path from 'node:path';
+import { ulid } from 'ulid';
+import { keeping } from '../data/store-fault';
 
 /** Where pictures lie. One folder now; anything that keeps bytes under a name can take its place. */
 export interface PhotoStore {
@@ -13,10 +15,18 @@ export function folderStore(folder: string): PhotoStore {
   return {
     async put(name, bytes) {
       const to = place(name);
-      await mkdir(path.dirname(to), { recursive: true });
-      const half = `${to}.${process.pid}.half`;
-      await writeFile(half, bytes);
-      await rename(half, to);
+      // The same picture may be on its way more than once.
+      const half = `${to}.${ulid()}.half`;
+      await keeping(async () => {
+        await mkdir(path.dirname(to), { recursive: true });
+        try {
+          await writeFile(half, bytes);
+          await rename(half, to);
+        } catch (error) {
+          await rm(half, { force: true }).catch(() => {});
+          throw error;
+        }
+      });
     },
     async get(name) {
       try {

@@ -35,35 +35,36 @@ export async function keepPhoto(
   now: Date,
 ): Promise<KeptPhoto> {
   if (bytes.byteLength === 0) throw notAPicture('there is nothing in it');
-  const input = () => sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
-  try {
-    const { format, width, height } = await input().metadata();
-    if (!format || !KINDS.has(format)) throw notAPicture('it is not a photograph that can be read here');
-    if (width * height > MOST_PIXELS) throw notAPicture('it has more than 60 million pixels');
-    const upright = input().rotate();
-    const { data, info } = await upright
-      .clone()
-      .resize(LONG_SIDE, LONG_SIDE, { fit: 'inside', withoutEnlargement: true })
-      .webp({ quality: 82 })
-      .toBuffer({ resolveWithObject: true });
-    const preview = await upright
-      .clone()
-      .resize(SMALL_SIDE, SMALL_SIDE, { fit: 'inside', withoutEnlargement: true })
-      .webp({ quality: 74 })
-      .toBuffer();
-    return await keep(db, store, { data, preview, width: info.width, height: info.height }, now);
-  } catch (error) {
+  const drawn = await anew(bytes).catch((error) => {
     if (error instanceof Problem) throw error;
-    throw notAPicture(`it cannot be read as a picture: ${(error as Error).message}`);
-  }
+    throw notAPicture('it cannot be read as a picture: it is broken off, or damaged');
+  });
+  return keep(db, store, drawn, now);
 }
 
-async function keep(
-  db: Database,
-  store: PhotoStore,
-  p: { data: Buffer; preview: Buffer; width: number; height: number },
-  now: Date,
-): Promise<KeptPhoto> {
+interface Drawn {
+  data: Buffer;
+  preview: Buffer;
+  width: number;
+  height: number;
+}
+
+const shrunk = (image: sharp.Sharp, side: number, quality: number) =>
+  image.clone().resize(side, side, { fit: 'inside', withoutEnlargement: true }).webp({ quality });
+
+/** A picture as it is kept, and its small one. */
+async function anew(bytes: Uint8Array): Promise<Drawn> {
+  const input = () => sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
+  const { format, width, height } = await input().metadata();
+  if (!format || !KINDS.has(format)) throw notAPicture('it is not a photograph that can be read here');
+  if (width * height > MOST_PIXELS) throw notAPicture('it has more than 60 million pixels');
+  const upright = input().rotate();
+  const { data, info } = await shrunk(upright, LONG_SIDE, 82).toBuffer({ resolveWithObject: true });
+  const preview = await shrunk(upright, SMALL_SIDE, 74).toBuffer();
+  return { data, preview, width: info.width, height: info.height };
+}
+
+async function keep(db: Database, store: PhotoStore, p: Drawn, now: Date): Promise<KeptPhoto> {
   const file = createHash('sha256').update(p.data).digest('hex');
   await store.put(file, p.data);
   await store.put(small(file), p.preview);
@@ -94,19 +95,17 @@ export async function adoptPhoto(
   if (await photoById(db.read, file)) return;
   if (createHash('sha256').update(data).digest('hex') !== file)
     throw notAPicture(`the picture ${file.slice(0, 8)} is damaged: its sum is another`);
-  try {
-    const image = sharp(data, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
-    const { format, width, height, exif } = await image.metadata();
-    if (format !== 'webp' || exif)
-      throw notAPicture(`the picture ${file.slice(0, 8)} was not kept by a Mulch`);
-    const preview = await image
-      .clone()
-      .resize(SMALL_SIDE, SMALL_SIDE, { fit: 'inside', withoutEnlargement: true })
-      .webp({ quality: 74 })
-      .toBuffer();
-    await keep(db, store, { data, preview, width, height }, now);
-  } catch (error) {
+  const drawn = await asKept(file, data).catch((error) => {
     if (error instanceof Problem) throw error;
     throw notAPicture(`the picture ${file.slice(0, 8)} cannot be read`);
-  }
+  });
+  await keep(db, store, drawn, now);
+}
+
+/** A picture that a Mulch has kept before, with a small one made for it. */
+async function asKept(file: string, data: Buffer): Promise<Drawn> {
+  const image = sharp(data, { limitInputPixels: MOST_PIXELS, failOn: 'error' });
+  const { format, width, height, exif } = await image.metadata();
+  if (format !== 'webp' || exif) throw notAPicture(`the picture ${file.slice(0, 8)} was not kept by a Mulch`);
+  return { data, preview: await shrunk(image, SMALL_SIDE, 74).toBuffer(), width, height };
 }

@@ -1,9 +1,10 @@
 import { isDeepStrictEqual } from 'node:util';
-import { fold, type JobEvent, type JobRecord, judge, summarise } from '../core/job';
+import { type JobEvent, judge, summarise } from '../core/job';
 import { Refusal } from '../core/refusal';
 import type { Database } from '../data/database';
-import { appendEvents, eventsById, eventsOf, saveSummary } from '../data/jobs';
+import { appendEvents, eventsById, saveSummary } from '../data/jobs';
 import { Problem, refused } from './problem';
+import { recordsOf } from './records';
 
 export interface Posted {
   /** how many events the job has now */
@@ -18,19 +19,19 @@ export interface Posted {
  *
  * @throws Problem 404 for an unknown job, 409 for an id used for something else, 422 naming the event a rule refuses
  */
-export function postEvents(db: Database, job: string, events: JobEvent[], after: number): Promise<Posted> {
-  return db.write(async (tx) => {
-    const stored = await eventsOf(tx, job);
-    if (stored.length === 0) throw new Problem(404, 'No such job', `there is no job ${job} on this Mulch`);
-    const kept = new Map(
-      (
-        await eventsById(
-          tx,
-          events.map((e) => e.id),
-        )
-      ).map((r) => [r.body.id, r]),
-    );
-    let record: JobRecord = fold(stored);
+export async function postEvents(
+  db: Database,
+  job: string,
+  events: JobEvent[],
+  after: number,
+): Promise<Posted> {
+  const records = recordsOf(db);
+  const record = await db.write(async (tx) => {
+    const stored = await records.of(tx, job);
+    if (!stored) throw new Problem(404, 'No such job', `there is no job ${job} on this Mulch`);
+    const ids = events.map((e) => e.id);
+    const kept = new Map((await eventsById(tx, ids)).map((r) => [r.body.id, r]));
+    let now = stored;
     const fresh: JobEvent[] = [];
     for (const event of events) {
       const before =
@@ -46,7 +47,7 @@ export function postEvents(db: Database, job: string, events: JobEvent[], after:
         );
       }
       try {
-        record = judge(record, event);
+        now = judge(now, event);
       } catch (error) {
         if (error instanceof Refusal) throw refused(error, error.path, event.id);
         throw error;
@@ -54,10 +55,12 @@ export function postEvents(db: Database, job: string, events: JobEvent[], after:
       fresh.push(event);
     }
     if (fresh.length) {
-      await appendEvents(tx, job, stored.length, fresh);
-      await saveSummary(tx, summarise(record.state));
+      await appendEvents(tx, job, stored.events.length, fresh);
+      await saveSummary(tx, summarise(now.state));
     }
-    const all = [...stored, ...fresh];
-    return { seq: all.length, events: all.slice(after) };
+    return now;
   });
+  // Only what is kept for good is remembered.
+  records.keep(job, record);
+  return { seq: record.events.length, events: record.events.slice(after) };
 }

@@ -1,6 +1,6 @@
 import type { JobEvent } from '../core/job';
 import type { Database } from '../data/database';
-import { eventsOf } from '../data/jobs';
+import { countOf, eventsOf } from '../data/jobs';
 import { Problem } from './problem';
 
 /** Events of a job from a place on, and how many there are. */
@@ -9,9 +9,10 @@ export async function readJob(
   job: string,
   after = 0,
 ): Promise<{ events: JobEvent[]; seq: number }> {
-  const all = await eventsOf(db.read, job);
-  if (all.length === 0) throw new Problem(404, 'No such job', `there is no job ${job} on this Mulch`);
-  return { events: all.slice(after), seq: all.length };
+  const events = await eventsOf(db.read, job, after);
+  const seq = events.length > 0 ? after + events.length : await countOf(db.read, job);
+  if (seq === 0) throw new Problem(404, 'No such job', `there is no job ${job} on this Mulch`);
+  return { events, seq };
 }
 
 /** What a job is called, from its opening. */

@@ -38,7 +38,7 @@ export {
   symptomProof,
 } from './proofs';
 export { type ProvingLine, partiesLeft, provingLines } from './proving';
-export { effective, fold, type JobRecord, judge } from './reduce';
+export { effective, fold, foldOn, type JobRecord, judge } from './reduce';
 export { gatesAhead, offCount, type RunStop, runOf, type StopStatus } from './run';
 export { goodInARow, repeatsFor, repeatsWanted, type SoakNow, soakNow } from './soak';
 export * from './state';

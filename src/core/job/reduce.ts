@@ -91,6 +91,26 @@ export function fold(events: JobEvent[]): JobRecord {
   return { events, state };
 }
 
+/**
+ * Folds what came after a record onto it. The answer is that of folding the whole story.
+ *
+ * @param record a job as it was
+ * @param more its later entries, in their order
+ * @returns the job with them
+ * @throws Refusal as {@link fold} does
+ * @example foldOn(fold(events.slice(0, 8)), events.slice(8)).state // as of fold(events)
+ */
+export function foldOn(record: JobRecord, more: JobEvent[]): JobRecord {
+  const events = [...record.events, ...more];
+  let { state } = record;
+  for (const e of more) {
+    // What reaches back is folded from the beginning.
+    if (e.type === 'undone' || e.type === 'move.corrected' || e.type === 'job.opened') return fold(events);
+    state = step(state, e);
+  }
+  return { events, state };
+}
+
 function undo(record: JobRecord, event: Extract<JobEvent, { type: 'undone' }>): JobRecord {
   const target = record.events.find((e) => e.id === event.event);
   demand(target, 'there is no such entry to undo', '/event');
