@@ -9,8 +9,13 @@ const ROOMS = {
   schemas: { rooms: ['core'], packages: ['ajv'] },
   data: {
     rooms: ['core', 'schemas'],
-    packages: ['drizzle-orm', '@libsql/client'],
-    node: ['fs', 'path', 'url'],
+    packages: ['drizzle-orm', '@libsql/client', 'ulid'],
+    node: ['fs', 'fs/promises', 'path', 'url'],
+  },
+  backup: {
+    rooms: ['core'],
+    packages: ['@libsql/client', 'tar', 'ulid'],
+    node: ['crypto', 'fs', 'fs/promises', 'path', 'stream/promises', 'url', 'zlib'],
   },
   workers: { rooms: ['core'], packages: ['comlink'] },
   ui: {
@@ -37,7 +42,7 @@ const ROOMS = {
     ],
   },
   server: {
-    rooms: ['core', 'schemas', 'data', 'gen'],
+    rooms: ['core', 'schemas', 'data', 'backup', 'gen'],
     packages: [
       'ajv',
       'pino',

@@ -14,5 +14,6 @@ export default defineConfig({
     target: 'node20',
     rollupOptions: { output: { entryFileNames: 'thread.mjs' } },
   },
-  ssr: { noExternal: true },
+  // What is not plain code stays a package.
+  ssr: { noExternal: true, external: ['@libsql/client', 'libsql', 'sharp'] },
 });

@@ -1,5 +1,6 @@
 import { defineMiddleware } from 'astro:middleware';
 import { seedDemo } from './demo/seed';
+import { backUpNightly } from './server/backups';
 import { whenOpened } from './server/context';
 import { log } from './server/log';
 import { Problem, problemResponse } from './server/problem';
@@ -8,6 +9,8 @@ if (process.env.MULCH_DEMO === '1')
   whenOpened(async (db) => {
     if (await seedDemo(db, new Date())) log.info('seeded Saltmarsh Pier');
   });
+
+whenOpened(async () => backUpNightly());
 
 const FALLBACK_CSP =
   "default-src 'self'; style-src 'self' 'unsafe-inline'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'";

@@ -89,14 +89,16 @@ describe('a database that is not what it was', () => {
   }, 60_000);
 
   it('of no bytes, beside the count of what was in it, is no new workshop', async () => {
-    const data = await workshop();
+    const data = folder();
+    const first = await start({ demo: true, data });
+    const ended = new Promise((done) => first.process.once('exit', done));
+    first.process.kill('SIGTERM');
+    await ended;
     truncateSync(path.join(data, 'mulch.db'), 0);
-    await expect(open(data)).rejects.toThrow(/is empty, and \d+ entries were kept in it/);
+    await expect(start({ data })).rejects.toThrow(/is empty, and \d+ entries were kept in it/);
     rmSync(path.join(data, 'workshop.json'));
-    const anew = await open(data);
-    expect(await allSummaries(anew.read)).toEqual([]);
-    await anew.settle();
-  });
+    expect(await jobsOf(await start({ data }))).toEqual([]);
+  }, 30_000);
 
   it('of another workshop is told from this one', async () => {
     const data = await workshop();

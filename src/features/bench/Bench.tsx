@@ -6,6 +6,7 @@ import { Head } from '../../ui/Head';
 import { KeysDialog, useKeys } from '../../ui/Keys';
 import { toggleTheme } from '../../ui/ThemeButton';
 import { SumHost } from '../sums/SumHost';
+import { type Backup, Backups } from './Backups';
 import { BenchRun } from './BenchRun';
 import { JobRow } from './JobRow';
 import { NewJob } from './NewJob';
@@ -60,9 +61,12 @@ const jobs = (n: number) => `${n} ${n === 1 ? 'job' : 'jobs'}`;
 export function Bench({
   summaries,
   units,
+  backup,
 }: {
   summaries: JobSummary[];
   units: { id: string; name: string; place: string }[];
+  /** the last one Mulch made itself; null where it makes none */
+  backup: Backup | 'none' | null;
 }) {
   const [keys, setKeys] = useState(false);
   const [day, setDay] = useState('');
@@ -115,7 +119,10 @@ export function Bench({
             />
             {gone.length > 0 && <List title="Handed over" note={jobs(gone.length)} jobs={gone} empty="" />}
           </div>
-          <NewJob units={units} />
+          <div>
+            <NewJob units={units} />
+            {backup && <Backups last={backup} />}
+          </div>
         </div>
       </main>
       <OutOfPlace jobs={summaries} />

@@ -1,4 +1,6 @@
 /** Every endpoint. A new one is its file and a line here. */
+export { listTheBackups } from './backups/list-backups';
+export { makeABackup } from './backups/make-backup';
 export { readChemistry } from './chemistry/read-chemistry';
 export { saveTheChemistry } from './chemistry/save-chemistry';
 export { computeFit } from './compute/fit';

@@ -36,10 +36,10 @@ function threads(): Piscina | null {
  */
 export const beside =
   <N extends HeavyName>(name: N) =>
-  async (request: Parameters<(typeof HEAVY)[N]>[0]): Promise<ReturnType<(typeof HEAVY)[N]>> => {
-    type Answer = ReturnType<(typeof HEAVY)[N]>;
+  async (request: Parameters<(typeof HEAVY)[N]>[0]): Promise<Awaited<ReturnType<(typeof HEAVY)[N]>>> => {
+    type Answer = Awaited<ReturnType<(typeof HEAVY)[N]>>;
     const there = threads();
-    if (!there) return HEAVY[name](request as never) as Answer;
+    if (!there) return (await HEAVY[name](request as never)) as Answer;
     if (there.queueSize >= MOST_WAITING)
       throw new Problem(
         503,

@@ -5,9 +5,15 @@ import { HEAVY, type HeavyName } from './heavy';
 export type Said<R> = { answer: R } | { refused: { reason: string; path: string } };
 
 /** Works one thing out, in a thread of its own. */
-export default function thread({ name, request }: { name: HeavyName; request: never }): Said<unknown> {
+export default async function thread({
+  name,
+  request,
+}: {
+  name: HeavyName;
+  request: never;
+}): Promise<Said<unknown>> {
   try {
-    return { answer: HEAVY[name](request) };
+    return { answer: await HEAVY[name](request) };
   } catch (error) {
     if (error instanceof Refusal) return { refused: { reason: error.message, path: error.path } };
     throw error;
