@@ -27,15 +27,27 @@ class FakeServer {
   away = false;
   refuse: ((e: JobEvent) => string | null) | null = null;
   posts = 0;
+  /** answers every post with this instead */
+  down: { status: number; detail: string } | null = null;
+  /** refuses a batch as a schema does: by the place of the entry in it */
+  schema: ((e: JobEvent) => string | null) | null = null;
 
   fetch = async (url: string, init?: RequestInit): Promise<Response> => {
     if (this.away) throw new TypeError('network');
-    if (!init) {
+    if (!init?.method) {
+      if (this.events.length === 0) return Response.json({ status: 404 }, { status: 404 });
       const after = Number(new URL(url, 'http://x').searchParams.get('after'));
       return Response.json({ events: this.events.slice(after), seq: this.events.length });
     }
     this.posts++;
+    if (this.down) return Response.json(this.down, { status: this.down.status });
+    if (this.events.length === 0)
+      return Response.json({ status: 404, detail: 'no such job' }, { status: 404 });
     const { events, after } = JSON.parse(String(init.body)) as { events: JobEvent[]; after: number };
+    for (const [i, e] of events.entries()) {
+      const detail = this.schema?.(e);
+      if (detail) return Response.json({ status: 400, detail, path: `/events/${i}/text` }, { status: 400 });
+    }
     for (const e of events) {
       const reason = this.refuse?.(e);
       if (reason) return Response.json({ status: 422, detail: reason, event: e.id }, { status: 422 });
@@ -84,11 +96,11 @@ describe('the story in the browser', () => {
     server.away = true;
     for (const t of ['one', 'two', 'three']) note(store, t);
     await settle();
-    expect(store.get()).toMatchObject({ offline: true, unsent: 3 });
+    expect(store.get()).toMatchObject({ trouble: { kind: 'connection' }, unsent: 3 });
     expect(notes(store)).toEqual(['one', 'two', 'three']);
     server.away = false;
     await vi.advanceTimersByTimeAsync(25_000);
-    expect(store.get()).toMatchObject({ offline: false, unsent: 0 });
+    expect(store.get()).toMatchObject({ trouble: null, unsent: 0 });
     expect(server.events.slice(1).map((e) => (e.type === 'note.added' ? e.text : ''))).toEqual([
       'one',
       'two',
@@ -109,7 +121,7 @@ describe('the story in the browser', () => {
     server.refuse = (e) => (e.type === 'note.added' && e.text === 'two' ? 'somebody was quicker' : null);
     for (const t of ['one', 'two', 'three']) note(store, t);
     await settle();
-    expect(store.get().turnedBack).toEqual({ reason: 'somebody was quicker' });
+    expect(store.get().turnedBack).toEqual({ reason: 'somebody was quicker', text: 'two' });
     expect(notes(store)).toEqual(['one', 'three']);
     expect(server.events).toHaveLength(3);
     store.dismiss();
@@ -140,5 +152,76 @@ describe('the story in the browser', () => {
     note(store, 'two');
     expect(heard).toHaveBeenCalledTimes(1);
     await settle();
+  });
+
+  it('sends what stands behind an entry that a schema refuses, and gives that one back with its words', async () => {
+    const store = new JobStore(JOB, [opened]);
+    server.away = true;
+    for (const t of ['one', 'far too long', 'three']) note(store, t);
+    await settle();
+    server.away = false;
+    server.schema = (e) => (e.type === 'note.added' && e.text.length > 5 ? 'at most 5 characters' : null);
+    await vi.advanceTimersByTimeAsync(25_000);
+    expect(notes(store)).toEqual(['one', 'three']);
+    expect(store.get()).toMatchObject({
+      unsent: 0,
+      trouble: null,
+      turnedBack: { reason: 'at most 5 characters', text: 'far too long' },
+    });
+    expect(server.events).toHaveLength(3);
+  });
+
+  it('refuses at once, with the field, what is longer than can be kept', () => {
+    const store = new JobStore(JOB, [opened]);
+    expect(note(store, 'x'.repeat(4001))).toEqual({
+      reason: 'at most 4000 characters: these are 4001',
+      path: '/text',
+    });
+    expect(note(store, 'x'.repeat(4000))).toBeNull();
+  });
+
+  it('a fault of the server is not called a lost connection, and is tried again', async () => {
+    const store = new JobStore(JOB, [opened]);
+    server.down = { status: 507, detail: 'the disk is full' };
+    note(store, 'one');
+    await settle();
+    expect(store.get()).toMatchObject({
+      unsent: 1,
+      trouble: { kind: 'server', reason: 'the disk is full' },
+    });
+    server.down = null;
+    await vi.advanceTimersByTimeAsync(25_000);
+    expect(store.get()).toMatchObject({ unsent: 0, trouble: null });
+  });
+
+  it('sends a server that went back to an older copy what it lacks, and says so', async () => {
+    const store = new JobStore(JOB, [opened]);
+    for (const t of ['one', 'two', 'three']) note(store, t);
+    await settle();
+    server.events = server.events.slice(0, 2);
+    note(store, 'four');
+    await settle();
+    // What was recorded since was there first; what was lacking follows in its own order.
+    expect(notes(store)).toEqual(['one', 'four', 'two', 'three']);
+    expect(server.events.slice(1).map((e) => (e.type === 'note.added' ? e.text : ''))).toEqual(notes(store));
+    expect(store.get()).toMatchObject({ unsent: 0, sentAgain: 2 });
+  });
+
+  it('keeps an entry for a job that the server does not know, to be saved as a file', async () => {
+    const store = new JobStore(JOB, [opened]);
+    server.events = [];
+    note(store, 'only here');
+    await settle();
+    expect(store.get()).toMatchObject({ unsent: 1, trouble: { kind: 'unknown job' } });
+    expect(store.waiting()).toMatchObject([{ type: 'note.added', text: 'only here' }]);
+    expect(notes(store)).toEqual(['only here']);
+  });
+
+  it('says that nothing is kept where the browser keeps nothing', async () => {
+    // There is no storage here at all.
+    const store = new JobStore(JOB, [opened]);
+    note(store, 'one');
+    await settle();
+    expect(store.get().keepsNothing).toBe(true);
   });
 });

@@ -1,4 +1,6 @@
 import { demand, Refusal } from '../refusal';
+import { beyond } from '../schema/limits';
+import type { TSchema } from '../schema/words';
 import type { JobEvent } from './event';
 import { apart, type BenchEvent, EVENT_KINDS } from './kinds';
 import { type JobOpened, open } from './kinds/job-opened';
@@ -159,6 +161,16 @@ function counts(events: JobEvent[], id: string): boolean {
   return !events.some((e) => e.type === 'undone' && e.event === id && counts(events, e.id));
 }
 
+/** What is too long or too large to be kept is said where it was typed. */
+function within(event: JobEvent): void {
+  if (event.type === 'job.opened' || event.type === 'undone') return;
+  const payload: Record<string, TSchema> = EVENT_KINDS[event.type].payload;
+  for (const [name, schema] of Object.entries(payload)) {
+    const found = beyond(schema, (event as unknown as Record<string, unknown>)[name], `/${name}`);
+    if (found) throw new Refusal(found.reason, found.path);
+  }
+}
+
 /**
  * Judges one more event. The same rule runs in the browser, at once, and on the server, for good.
  *
@@ -178,7 +190,9 @@ export function judge(record: JobRecord | null, event: JobEvent): JobRecord {
   demand(!record.events.some((e) => e.id === event.id), 'that entry is there already', '/id');
   if (event.type === 'undone') return undo(record, event);
   if (event.type === 'move.corrected') return correct(record, event);
+  // What a kind says itself of its fields is said first: it knows better what they are for.
   const next = step(record.state, event);
+  within(event);
   const { kind, payload, meta } = apart(event);
   if (kind.admit !== 'always') kind.admit(record.state, payload, meta);
   return { events: [...record.events, event], state: next };

@@ -1,40 +1,105 @@
 import { Warn } from '../../ui/Signs';
+import { fileOfWaiting } from '../unsent/save-waiting';
 import { useJob } from './use-job';
 
-/** What the whole job view has to say: unsent, turned back. */
+const entries = (n: number) => `${n} ${n === 1 ? 'entry' : 'entries'}`;
+
+/** One thing to be read, with what can be done about it. */
+function Notice({
+  alert,
+  children,
+  act,
+}: {
+  alert?: boolean;
+  children: React.ReactNode;
+  act?: React.ReactNode;
+}) {
+  return (
+    <div className="notice" {...(alert ? { role: 'alert' } : {})}>
+      <Warn />
+      <span className="[overflow-wrap:anywhere]">{children}</span>
+      {act ?? <span />}
+    </div>
+  );
+}
+
+/** What the whole job view has to say: unsent, turned back, sent again. */
 export function Notices({ refusal, onDismiss }: { refusal: string | null; onDismiss(): void }) {
-  const { snapshot, dismiss } = useJob();
+  const { job, snapshot, dismiss, waiting } = useJob();
+  const { turnedBack, trouble, unsent, keepsNothing, sentAgain } = snapshot;
+  const read = (
+    <button type="button" onClick={dismiss}>
+      Read
+    </button>
+  );
+  const kept = keepsNothing
+    ? `${entries(unsent)} will be lost with this page: this browser keeps nothing. Leave the page open`
+    : `${entries(unsent)} ${unsent === 1 ? 'is' : 'are'} kept here and sent when it is back`;
   return (
     <div aria-live="polite" className="no-print">
-      {snapshot.turnedBack && (
-        <div className="notice" role="alert">
-          <Warn />
-          <span>An entry was taken back: {snapshot.turnedBack.reason}</span>
-          <button type="button" onClick={dismiss}>
-            Read
-          </button>
-        </div>
+      {turnedBack && (
+        <Notice alert act={read}>
+          An entry was taken back: {turnedBack.reason}
+          {turnedBack.text && <span className="block note">It said: {turnedBack.text}</span>}
+        </Notice>
+      )}
+      {sentAgain > 0 && (
+        <Notice alert act={read}>
+          The server has gone back to an older copy and lacked {entries(sentAgain)} of this job. They are
+          being sent again from here.
+        </Notice>
       )}
       {refusal && (
-        <div className="notice" role="alert">
-          <Warn />
-          <span>{refusal}</span>
-          <button type="button" onClick={onDismiss}>
-            Read
-          </button>
-        </div>
+        <Notice
+          alert
+          act={
+            <button type="button" onClick={onDismiss}>
+              Read
+            </button>
+          }
+        >
+          {refusal}
+        </Notice>
       )}
-      {snapshot.offline && (
-        <div className="notice">
-          <Warn />
-          <span>
-            No connection.{' '}
-            {snapshot.unsent
-              ? `${snapshot.unsent} ${snapshot.unsent === 1 ? 'entry is' : 'entries are'} kept here and sent when it is back.`
+      {trouble?.kind === 'connection' && (
+        <Notice>
+          No connection.{' '}
+          {unsent
+            ? `${kept}.`
+            : keepsNothing
+              ? 'This browser keeps nothing: wait for it.'
               : 'Go on: entries are kept here.'}
-          </span>
-          <span />
-        </div>
+        </Notice>
+      )}
+      {trouble?.kind === 'server' && (
+        <Notice>
+          The server does not take {unsent === 1 ? 'an entry' : 'entries'} now: {trouble.reason}. {kept}.
+        </Notice>
+      )}
+      {trouble?.kind === 'unknown job' && (
+        <Notice
+          alert
+          act={
+            unsent > 0 ? (
+              <a
+                className="act-2"
+                download={`${job.tag} unsent.json`}
+                href={fileOfWaiting(job.id, waiting())}
+              >
+                Save as a file
+              </a>
+            ) : undefined
+          }
+        >
+          The server does not know this job: it has another database, or an older one.{' '}
+          {unsent > 0 && `${entries(unsent)} ${unsent === 1 ? 'stays' : 'stay'} here.`}
+        </Notice>
+      )}
+      {keepsNothing && !trouble && (
+        <Notice>
+          This browser keeps nothing by itself: an entry is safe only once the server has it. Do not leave
+          while it says unsent.
+        </Notice>
       )}
     </div>
   );

@@ -2,16 +2,26 @@ import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { JobEvent } from '../../core/job';
 
 interface Box extends DBSchema {
-  unsent: { key: string; value: { job: string; order: number; event: JobEvent }; indexes: { job: string } };
+  unsent: {
+    key: string;
+    value: { job: string; order: number; event: JobEvent };
+    indexes: { job: string; order: number };
+  };
 }
 
 let box: Promise<IDBPDatabase<Box>> | undefined;
 
 const open = () => {
-  box ??= openDB<Box>('mulch', 1, {
-    upgrade(db) {
-      db.createObjectStore('unsent').createIndex('job', 'job');
+  box ??= openDB<Box>('mulch', 2, {
+    upgrade(db, from, _to, tx) {
+      if (from < 1) db.createObjectStore('unsent').createIndex('job', 'job');
+      tx.objectStore('unsent').createIndex('order', 'order');
     },
+    // A later page opens the box anew: an earlier one must not hold it.
+    blocking: (_now, _then, event) => (event.target as IDBDatabase).close(),
+  }).catch((error) => {
+    box = undefined;
+    throw error;
   });
   return box;
 };
@@ -22,8 +32,18 @@ export const outbox = {
     const rows = await (await open()).getAllFromIndex('unsent', 'job', job);
     return rows.sort((a, b) => a.order - b.order).map((r) => r.event);
   },
-  async put(job: string, event: JobEvent, order: number): Promise<void> {
-    await (await open()).put('unsent', { job, order, event }, event.id);
+  /** How many wait, of each job. */
+  async waiting(): Promise<Map<string, number>> {
+    const count = new Map<string, number>();
+    for (const { job } of await (await open()).getAll('unsent')) count.set(job, (count.get(job) ?? 0) + 1);
+    return count;
+  },
+  /** Puts an event behind all that wait: by number, since a clock may be set back. */
+  async put(job: string, event: JobEvent): Promise<void> {
+    const tx = (await open()).transaction('unsent', 'readwrite');
+    const last = await tx.store.index('order').openCursor(null, 'prev');
+    const order = Math.floor(last?.value.order ?? 0) + 1;
+    await Promise.all([tx.store.put({ job, order, event }, event.id), tx.done]);
   },
   async drop(ids: string[]): Promise<void> {
     const tx = (await open()).transaction('unsent', 'readwrite');

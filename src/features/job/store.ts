@@ -12,15 +12,22 @@ import {
 import { Refusal } from '../../core/refusal';
 import { outbox } from './outbox';
 
+/** Why entries wait: no connection, a server that says why, or a job that the server does not know. */
+export type Trouble = { kind: 'connection' } | { kind: 'server'; reason: string } | { kind: 'unknown job' };
+
 /** What the page shows of a job and of its link to the server. */
 export interface Snapshot {
   record: JobRecord;
   /** events recorded here that are not kept by the server yet */
   unsent: number;
-  /** the last attempt to send failed for want of a connection */
-  offline: boolean;
-  /** an entry the server refused after it had been shown: what and why */
-  turnedBack: { reason: string } | null;
+  /** why the last attempt to send failed */
+  trouble: Trouble | null;
+  /** an entry the server refused after it had been shown: what it said, and why */
+  turnedBack: { reason: string; text: string } | null;
+  /** this browser keeps nothing that is not sent */
+  keepsNothing: boolean;
+  /** entries that the server had and has no more, which are sent to it again */
+  sentAgain: number;
 }
 
 export interface Refused {
@@ -32,10 +39,27 @@ interface Problem {
   status: number;
   detail: string;
   event?: string;
+  path?: string;
+}
+
+/** What the server answers with the entries it has. */
+interface Told {
+  seq: number;
+  events: JobEvent[];
 }
 
 const RETRY_SECONDS = [1, 2, 5, 10, 20];
 const POLL_SECONDS = 15;
+/** Entries sent at once. */
+const BATCH = 200;
+
+/** What somebody wrote into an entry, so that it can be written again. */
+function wordsOf(event: JobEvent): string {
+  const { id, at, by, type, ...payload } = event;
+  return Object.values(payload)
+    .filter((v): v is string => typeof v === 'string')
+    .join(', ');
+}
 
 /**
  * The story of one job in the browser: judged here at once, kept in the outbox, sent when it can be.
@@ -49,7 +73,8 @@ export class JobStore {
   private sending = false;
   private again = false;
   private failures = 0;
-  private order = 0;
+  /** entries put into the outbox one after another, so that they keep their order */
+  private boxed: Promise<void> = Promise.resolve();
   private channel: BroadcastChannel | undefined;
   private timer: ReturnType<typeof setTimeout> | undefined;
 
@@ -58,7 +83,14 @@ export class JobStore {
     events: JobEvent[],
   ) {
     this.server = events;
-    this.snapshot = { record: fold(events), unsent: 0, offline: false, turnedBack: null };
+    this.snapshot = {
+      record: fold(events),
+      unsent: 0,
+      trouble: null,
+      turnedBack: null,
+      keepsNothing: false,
+      sentAgain: 0,
+    };
   }
 
   subscribe = (listener: () => void) => {
@@ -76,12 +108,18 @@ export class JobStore {
       if (document.visibilityState === 'visible') void this.pull();
     };
     const poll = setInterval(wake, POLL_SECONDS * 1000);
+    // The last words of a page: what is on its way into the outbox may not get there any more.
+    const leave = () => {
+      if (this.pending.length) void this.post(this.pending.slice(0, BATCH), true).catch(() => {});
+    };
+    window.addEventListener('pagehide', leave);
     window.addEventListener('online', wake);
     document.addEventListener('visibilitychange', wake);
     void this.restore();
     return () => {
       clearInterval(poll);
       clearTimeout(this.timer);
+      window.removeEventListener('pagehide', leave);
       window.removeEventListener('online', wake);
       document.removeEventListener('visibilitychange', wake);
       this.channel?.close();
@@ -125,17 +163,20 @@ export class JobStore {
   }
 
   /** Puts the notice about a refused entry away. */
-  dismiss = () => this.set({ turnedBack: null });
+  dismiss = () => this.set({ turnedBack: null, sentAgain: 0 });
+
+  /** What waits, to be saved as a file where the server does not take it. */
+  waiting = (): JobEvent[] => [...this.pending];
 
   private add(event: JobEvent): Refused | null {
     try {
       const record = judge(this.snapshot.record, event);
       this.pending.push(event);
       this.set({ record, unsent: this.pending.length });
-      void outbox
-        .put(this.job, event, Date.now() * 1000 + this.order++)
-        .catch(() => {})
-        .finally(() => void this.flush());
+      this.boxed = this.boxed
+        .then(() => outbox.put(this.job, event))
+        .catch(() => this.set({ keepsNothing: true }));
+      void this.boxed.then(() => this.flush());
       return null;
     } catch (error) {
       if (error instanceof Refusal) return { reason: error.message, path: error.path };
@@ -149,7 +190,10 @@ export class JobStore {
   }
 
   private async restore() {
-    const left = await outbox.of(this.job).catch(() => []);
+    const left = await outbox.of(this.job).catch(() => {
+      this.set({ keepsNothing: true });
+      return [];
+    });
     const known = new Set([...this.server, ...this.pending].map((e) => e.id));
     const lost = left.filter((e) => !known.has(e.id));
     void outbox
@@ -174,7 +218,7 @@ export class JobStore {
         kept.push(event);
       } catch (error) {
         if (!(error instanceof Refusal)) throw error;
-        turnedBack = { reason: error.message };
+        turnedBack = { reason: error.message, text: wordsOf(event) };
         void outbox.drop([event.id]).catch(() => {});
       }
     }
@@ -199,13 +243,24 @@ export class JobStore {
     if (this.pending.length) return this.flush();
     try {
       const res = await fetch(`/api/jobs/${this.job}/events?after=${this.server.length}`);
-      if (!res.ok) return;
-      this.absorb(((await res.json()) as { events: JobEvent[] }).events);
-      if (this.snapshot.offline) this.set({ offline: false });
+      if (res.ok) {
+        const told = (await res.json()) as Told;
+        if (told.seq < this.server.length) return await this.serverIsBehind();
+        this.absorb(told.events);
+      } else if (res.status === 404) return await this.serverIsBehind();
+      if (this.snapshot.trouble) this.set({ trouble: null });
     } catch {
-      this.set({ offline: true });
+      this.set({ trouble: { kind: 'connection' } });
     }
   }
+
+  private post = (events: JobEvent[], keepalive = false) =>
+    fetch(`/api/jobs/${this.job}/events`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ events, after: this.server.length }),
+      ...(keepalive ? { keepalive } : {}),
+    });
 
   private async flush(): Promise<void> {
     if (this.sending) {
@@ -215,50 +270,75 @@ export class JobStore {
     if (this.pending.length === 0) return;
     this.sending = true;
     clearTimeout(this.timer);
-    const batch = this.pending.slice(0, 200);
+    const batch = this.pending.slice(0, BATCH);
     try {
-      const res = await fetch(`/api/jobs/${this.job}/events`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ events: batch, after: this.server.length }),
-      });
+      const res = await this.post(batch);
       if (res.ok) {
         this.failures = 0;
-        this.absorb(((await res.json()) as { events: JobEvent[] }).events);
-        this.set({ offline: false });
+        const told = (await res.json()) as Told;
+        const behind = told.seq < this.server.length + batch.length;
+        this.absorb(told.events);
+        this.set({ trouble: null });
         this.channel?.postMessage('moved on');
+        if (behind) await this.serverIsBehind();
       } else await this.refusedByServer(res, batch);
     } catch {
-      this.later();
+      this.later({ kind: 'connection' });
     } finally {
       this.sending = false;
     }
-    if (this.again || (this.pending.length && !this.snapshot.offline)) {
+    if (this.again || (this.pending.length && !this.snapshot.trouble)) {
       this.again = false;
       await this.flush();
     }
   }
 
+  /**
+   * The server has fewer entries than it had: an older copy was put in its place. What it lacks is sent
+   * again, before what was recorded since.
+   */
+  private async serverIsBehind(): Promise<void> {
+    const res = await fetch(`/api/jobs/${this.job}/events?after=0`);
+    if (res.status === 404) return this.set({ trouble: { kind: 'unknown job' } });
+    if (!res.ok) return;
+    const { events } = (await res.json()) as Told;
+    const there = new Set(events.map((e) => e.id));
+    const lacks = this.server.filter((e) => !there.has(e.id));
+    this.server = events;
+    if (lacks.length === 0) return this.rebuild();
+    const again = new Set(lacks.map((e) => e.id));
+    this.pending = [...lacks, ...this.pending.filter((e) => !again.has(e.id) && !there.has(e.id))];
+    for (const event of lacks)
+      this.boxed = this.boxed.then(() => outbox.put(this.job, event)).catch(() => {});
+    this.rebuild();
+    this.set({ sentAgain: lacks.length });
+    if (!this.sending) await this.flush();
+    else this.again = true;
+  }
+
   private async refusedByServer(res: Response, batch: JobEvent[]) {
     const problem = (await res.json().catch(() => null)) as Problem | null;
+    const reason = problem?.detail ?? `the server answered ${res.status}`;
+    if (res.status === 404) return this.set({ trouble: { kind: 'unknown job' } });
+    const at = /^\/events\/(\d+)(\/|$)/.exec(problem?.path ?? '')?.[1];
     const culprit =
       batch.find((e) => e.id === problem?.event) ??
+      (at === undefined ? undefined : batch[Number(at)]) ??
       (res.status < 500 && batch.length === 1 ? batch[0] : undefined);
-    if (!culprit) return this.later();
+    if (!culprit) return this.later({ kind: 'server', reason });
     this.pending = this.pending.filter((e) => e.id !== culprit.id);
     await outbox.drop([culprit.id]).catch(() => {});
     const missed = await fetch(`/api/jobs/${this.job}/events?after=${this.server.length}`);
-    if (missed.ok)
-      this.server = [...this.server, ...((await missed.json()) as { events: JobEvent[] }).events];
-    this.set({ turnedBack: { reason: problem?.detail ?? 'the server refused it' } });
+    if (missed.ok) this.server = [...this.server, ...((await missed.json()) as Told).events];
+    this.set({ trouble: null, turnedBack: { reason, text: wordsOf(culprit) } });
     this.rebuild();
   }
 
-  private later() {
-    this.set({ offline: true });
+  private later(trouble: Trouble) {
+    this.set({ trouble });
     const wait = RETRY_SECONDS[Math.min(this.failures++, RETRY_SECONDS.length - 1)] as number;
     this.timer = setTimeout(() => {
-      this.set({ offline: false });
+      // Whatever the trouble is, it is tried again; it is said until that went well.
       void this.flush();
     }, wait * 1000);
   }

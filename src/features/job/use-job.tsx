@@ -22,6 +22,8 @@ interface JobDesk {
   /** takes one entry back, wherever it stands */
   takeBack(event: string): Refused | null;
   dismiss(): void;
+  /** what the server has not got yet */
+  waiting(): JobEvent[];
   /** the stop that is looked at, and how to look at another */
   stop: Stop;
   go(stop: Stop): void;
@@ -62,6 +64,7 @@ export function JobDeskProvider({
       redo: () => store.redo(author.get()),
       takeBack: (event) => store.takeBack(event, author.get()),
       dismiss: store.dismiss,
+      waiting: store.waiting,
       stop,
       go,
     }),

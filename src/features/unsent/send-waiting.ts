@@ -1,0 +1,44 @@
+import type { JobEvent } from '../../core/job';
+import { outbox } from '../job/outbox';
+
+const BATCH = 200;
+
+/** What waits of one job. */
+export interface Waiting {
+  job: string;
+  events: JobEvent[];
+  /** the server answered that it has no such job */
+  unknown: boolean;
+}
+
+/**
+ * Sends what waits in the outbox, job by job, in its order. What the server does not take stays: the
+ * page of its job says why.
+ *
+ * @param except the job whose own page is open and sends by itself
+ * @returns what still waits of the others
+ */
+export async function sendWaiting(except: string | null): Promise<Waiting[]> {
+  const left: Waiting[] = [];
+  for (const job of (await outbox.waiting()).keys()) {
+    if (job === except) continue;
+    const events = await outbox.of(job);
+    let sent = 0;
+    let unknown = false;
+    for (; sent < events.length; ) {
+      const batch = events.slice(sent, sent + BATCH);
+      const res = await fetch(`/api/jobs/${job}/events`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        // Only that it is kept matters here: the answer may be short.
+        body: JSON.stringify({ events: batch, after: Number.MAX_SAFE_INTEGER }),
+      }).catch(() => null);
+      unknown = res?.status === 404;
+      if (!res?.ok) break;
+      await outbox.drop(batch.map((e) => e.id));
+      sent += batch.length;
+    }
+    if (sent < events.length) left.push({ job, events: events.slice(sent), unknown });
+  }
+  return left;
+}
