@@ -15,6 +15,8 @@ if (!['127.0.0.1', 'localhost', '::1'].includes(host)) {
   process.exit(1);
 }
 
+const PLAIN_CSP = "default-src 'none'; frame-ancestors 'none'";
+
 const { handler } = await import('../dist/server/entry.mjs');
 const files = sirv(path.join(process.env.MULCH_ROOT, 'dist/client'), {
   // Looks at the disk for each request: a build replaced under a running server is a 404, not its end.
@@ -24,8 +26,7 @@ const files = sirv(path.join(process.env.MULCH_ROOT, 'dist/client'), {
   brotli: true,
   dotfiles: false,
   setHeaders(res, at) {
-    res.setHeader('x-content-type-options', 'nosniff');
-    res.setHeader('content-security-policy', "default-src 'none'; frame-ancestors 'none'");
+    res.setHeader('content-security-policy', PLAIN_CSP);
     res.setHeader(
       'cache-control',
       at.startsWith('/_astro/') ? 'public, max-age=31536000, immutable' : 'no-cache',
@@ -35,14 +36,25 @@ const files = sirv(path.join(process.env.MULCH_ROOT, 'dist/client'), {
 function nothing(res, error) {
   if (error) console.error(error);
   if (res.headersSent) return res.destroy();
+  res.setHeader('content-security-policy', PLAIN_CSP);
   res.statusCode = error ? 500 : 404;
   res.end(error ? 'Mulch could not answer this. The log says why.' : 'There is nothing here.');
 }
-const server = http.createServer((req, res) => {
+/** Whoever begins a request and does not end it does not hold a place for long. */
+const TIMES = { headersTimeout: 10_000, requestTimeout: 300_000, connectionsCheckingInterval: 2_000 };
+/** On every answer, whoever gives it. */
+const HEADERS = {
+  'x-content-type-options': 'nosniff',
+  'referrer-policy': 'same-origin',
+  'cross-origin-opener-policy': 'same-origin',
+};
+const server = http.createServer(TIMES, (req, res) => {
+  for (const [name, value] of Object.entries(HEADERS)) res.setHeader(name, value);
   // A part of a file is never needed, and a range turned round would throw where nobody catches it.
   delete req.headers.range;
   // Methods a Request cannot be made of; all others are the endpoints' to answer.
   if (req.method === 'TRACE' || req.method === 'TRACK') {
+    res.setHeader('content-security-policy', PLAIN_CSP);
     res.writeHead(405, { allow: 'GET, HEAD, POST, PUT, PATCH, DELETE, OPTIONS' });
     return res.end();
   }

@@ -23,21 +23,23 @@ const known = (host: string | null) => {
 };
 
 /** A write from another site: browsers say where a request comes from, other programs need not. */
-const foreign = (request: Request) => {
+const foreign = (request: Request, here: URL) => {
   if (request.method === 'GET' || request.method === 'HEAD') return false;
   const origin = request.headers.get('origin');
   const site = request.headers.get('sec-fetch-site');
   if (site && site !== 'same-origin' && site !== 'none') return true;
-  return origin !== null && new URL(origin).host !== request.headers.get('host');
+  if (origin === null) return false;
+  const from = new URL(origin);
+  return from.host !== request.headers.get('host') || from.protocol !== here.protocol;
 };
 
-const guarded = (request: Request): Response | null => {
+const guarded = (request: Request, here: URL): Response | null => {
   if (!known(request.headers.get('host'))) {
     return problemResponse(new Problem(421, 'Not this Mulch', 'ask for it by the address it is bound to'));
   }
   let from = true;
   try {
-    from = foreign(request);
+    from = foreign(request, here);
   } catch {
     // An Origin that is no address is foreign.
   }
@@ -47,7 +49,7 @@ const guarded = (request: Request): Response | null => {
 };
 
 export const onRequest = defineMiddleware(async (ctx, next) => {
-  const response = guarded(ctx.request) ?? (await next());
+  const response = guarded(ctx.request, ctx.url) ?? (await next());
   const { headers } = response;
   const csp = headers.get('content-security-policy');
   // Astro hashes its style tags, which would switch off the style attributes that drawings need.

@@ -3,6 +3,9 @@ import type { JobEvent, JobSummary, Lesson } from '../core/job';
 import type { Handle } from './database';
 import { jobEvents, jobs } from './tables';
 
+/** SQLite takes so many values to a statement, and more. */
+const AT_ONCE = 500;
+
 /** Events of a job in their order, from a place on. */
 export async function eventsOf(db: Handle, job: string, from = 0): Promise<JobEvent[]> {
   const rows = await db
@@ -24,11 +27,15 @@ export async function countOf(db: Handle, job: string): Promise<number> {
 
 /** Stored events with these ids, of whatever job. */
 export async function eventsById(db: Handle, ids: string[]): Promise<{ job: string; body: JobEvent }[]> {
-  if (ids.length === 0) return [];
-  return db
-    .select({ job: jobEvents.job, body: jobEvents.body })
-    .from(jobEvents)
-    .where(inArray(jobEvents.id, ids));
+  const found: { job: string; body: JobEvent }[] = [];
+  for (let i = 0; i < ids.length; i += AT_ONCE)
+    found.push(
+      ...(await db
+        .select({ job: jobEvents.job, body: jobEvents.body })
+        .from(jobEvents)
+        .where(inArray(jobEvents.id, ids.slice(i, i + AT_ONCE)))),
+    );
+  return found;
 }
 
 /** Adds a job with its first events. */

@@ -1,6 +1,7 @@
 import type { Database, Handle } from '../data/database';
 import { putSetting, settingOf } from '../data/settings';
 import { database } from './context';
+import { demandAllowed } from './instruments-allowed';
 import { addressOf } from './line';
 import { Problem } from './problem';
 
@@ -8,7 +9,7 @@ import { Problem } from './problem';
 export interface AddressSetting {
   /** null when there is none */
   of(db: Handle): Promise<string | null>;
-  /** null goes back to what the environment says; a Problem when it is no address */
+  /** null goes back to what the environment says; a Problem when it is no address, or none of the machine's */
   set(db: Database, address: string | null): Promise<void>;
   /** @throws Problem 404 when none is set */
   there(): Promise<string>;
@@ -30,7 +31,7 @@ export function addressSetting(what: string, key: string, env: string, such: str
   return {
     of,
     async set(db, address) {
-      if (address !== null) addressOf(address);
+      if (address !== null) demandAllowed(addressOf(address));
       await db.write((tx) => putSetting(tx, key, address));
     },
     async there() {

@@ -23,14 +23,22 @@ export async function readBytes(request: Request, megabytes: number): Promise<Ui
   return Buffer.concat(chunks);
 }
 
-/** Reads a JSON body, bounded in size, and checks it against its schema. */
-export async function readBody<T>(request: Request, guard: Guard<T>, megabytes = 1): Promise<T> {
+/** Reads the bytes of a JSON body, bounded in size. */
+export async function readJsonBytes(request: Request, megabytes: number): Promise<Uint8Array> {
   const type = request.headers.get('content-type') ?? '';
   if (!/^application\/([\w.+-]+\+)?json\b/.test(type)) {
     throw new Problem(415, 'Not JSON', 'send the body as application/json');
   }
-  const bytes = await readBytes(request, megabytes);
-  return checkJson(Buffer.from(bytes).toString('utf8'), guard);
+  return readBytes(request, megabytes);
+}
+
+/** Bytes as text. */
+export const textOf = (bytes: Uint8Array): string =>
+  Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength).toString('utf8');
+
+/** Reads a JSON body, bounded in size, and checks it against its schema. */
+export async function readBody<T>(request: Request, guard: Guard<T>, megabytes = 1): Promise<T> {
+  return checkJson(textOf(await readJsonBytes(request, megabytes)), guard);
 }
 
 /** Parses text as JSON and checks it against its schema. */

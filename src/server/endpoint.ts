@@ -25,6 +25,8 @@ interface Described<B extends TSchema | null, A extends TSchema | 'file'> {
   body: B;
   /** how large the body may be */
   megabytes: number;
+  /** what reads a body so large that it is read in a thread */
+  reader?: 'readJobFile';
   /** the document it answers, or a file */
   answer: A;
   /** of a good answer */

@@ -1,11 +1,11 @@
 import { isDeepStrictEqual } from 'node:util';
-import { fold, type JobEvent, summarise } from '../core/job';
+import { demandWhole, fold, type JobEvent, summarise } from '../core/job';
 import { Refusal } from '../core/refusal';
-import type { Database } from '../data/database';
+import type { Database, Handle } from '../data/database';
 import { appendEvents, eventsById, eventsOf, insertJob, saveSummary } from '../data/jobs';
 import type { JobFile } from '../schemas/job-file';
 import type { PhotoStore } from './photo-store';
-import { adoptPhoto } from './photos';
+import { checkPhotos } from './photos';
 import { Problem } from './problem';
 import { readJob } from './read-job';
 
@@ -34,6 +34,34 @@ export async function exportJob(db: Database, store: PhotoStore, job: string, no
 }
 
 /**
+ * What of a job file is not here yet.
+ *
+ * @throws Problem 409 when the stories part, or an entry belongs to another job
+ */
+async function freshOf(db: Handle, { job, events }: JobFile): Promise<{ here: number; fresh: JobEvent[] }> {
+  const here = await eventsOf(db, job);
+  const apart = here.findIndex((e, i) => events[i] !== undefined && !isDeepStrictEqual(e, events[i]));
+  if (apart >= 0) {
+    throw new Problem(
+      409,
+      'Stories part',
+      `this job is here already and goes another way from entry ${apart + 1} on`,
+      `/events/${apart}`,
+    );
+  }
+  const fresh = events.slice(here.length);
+  const taken = await eventsById(
+    db,
+    fresh.map((e) => e.id),
+  );
+  if (taken[0]) {
+    const at = events.findIndex((e) => e.id === taken[0]?.body.id);
+    throw new Problem(409, 'Id in use', 'this entry belongs to another job here', `/events/${at}/id`);
+  }
+  return { here: here.length, fresh };
+}
+
+/**
  * Reads a job file. A job that is here already is brought up to date when the file goes on where it
  * stops; a file that tells another story is refused. Nothing is kept unless everything holds.
  *
@@ -45,13 +73,9 @@ export async function importJob(
   file: JobFile,
 ): Promise<{ id: string; tag: string; added: number }> {
   const { events, job } = file;
-  const ids = new Set<string>();
-  events.forEach((e, i) => {
-    if (ids.has(e.id)) throw new Problem(422, 'Refused', 'that entry is there twice', `/events/${i}/id`);
-    ids.add(e.id);
-  });
   let state: ReturnType<typeof fold>['state'];
   try {
+    demandWhole(events);
     state = fold(events).state;
   } catch (error) {
     if (error instanceof Refusal) throw new Problem(422, 'Refused', error.message, `/events${error.path}`);
@@ -59,31 +83,20 @@ export async function importJob(
   }
   if (state.id !== job)
     throw new Problem(422, 'Refused', 'the file and its first event name different jobs', '/job');
-  for (const p of file.photos ?? [])
-    await adoptPhoto(db, store, p.file, Buffer.from(p.data, 'base64'), new Date());
+  const keepPhotos = await checkPhotos(
+    db,
+    store,
+    (file.photos ?? []).map((p) => ({ file: p.file, data: Buffer.from(p.data, 'base64') })),
+    new Date(),
+  );
+  // What is refused leaves nothing behind: pictures are kept once the story is known to be taken.
+  await freshOf(db.read, file);
+  await keepPhotos();
   return db.write(async (tx) => {
-    const here = await eventsOf(tx, job);
-    const apart = here.findIndex((e, i) => events[i] !== undefined && !isDeepStrictEqual(e, events[i]));
-    if (apart >= 0) {
-      throw new Problem(
-        409,
-        'Stories part',
-        `this job is here already and goes another way from entry ${apart + 1} on`,
-        `/events/${apart}`,
-      );
-    }
-    const fresh: JobEvent[] = events.slice(here.length);
-    const taken = await eventsById(
-      tx,
-      fresh.map((e) => e.id),
-    );
-    if (taken[0]) {
-      const at = events.findIndex((e) => e.id === taken[0]?.body.id);
-      throw new Problem(409, 'Id in use', 'this entry belongs to another job here', `/events/${at}/id`);
-    }
-    if (here.length === 0) await insertJob(tx, summarise(state), events);
+    const { here, fresh } = await freshOf(tx, file);
+    if (here === 0) await insertJob(tx, summarise(state), events);
     else if (fresh.length) {
-      await appendEvents(tx, job, here.length, fresh);
+      await appendEvents(tx, job, here, fresh);
       await saveSummary(tx, summarise(state));
     }
     return { id: job, tag: state.tag, added: fresh.length };

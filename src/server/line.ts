@@ -1,4 +1,5 @@
 import { connect, type Socket } from 'node:net';
+import { isNever } from './instruments-allowed';
 import { Problem } from './problem';
 
 export interface Address {
@@ -73,6 +74,11 @@ export class Line {
       });
       socket.once('connect', () => {
         clearTimeout(late);
+        // A name may lead anywhere: what it led to is what counts.
+        if (isNever(socket.remoteAddress ?? '')) {
+          socket.destroy();
+          return fail(new Problem(502, `No ${what}`, `${address.host} is no place for an instrument`));
+        }
         socket.removeAllListeners('error');
         ok(new Line(socket, name, timeoutMs));
       });

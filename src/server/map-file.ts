@@ -1,8 +1,10 @@
-import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import { strFromU8, strToU8, Unzip, UnzipInflate, zipSync } from 'fflate';
 import Papa from 'papaparse';
 import {
+  FORMULA,
   type MapTables,
   mapFromTables,
+  meant,
   TABLE_COLUMNS,
   TABLE_NAMES,
   type Table,
@@ -16,13 +18,18 @@ import { guardOf } from './guard';
 import { Problem } from './problem';
 
 const FORMAT = 'mulch map';
+const VERSION = 1;
+/** Packed bytes that are unpacked at once. */
+const PIECE = 16 * 1024;
 const MOST_BYTES = 20 * 1024 * 1024;
+/** Rows of a table that are read; fewer make a map. */
+const MOST_ROWS = 4000;
 /** Times are left out of the archive, so that the same map is the same file. */
 const EPOCH = new Date('2000-01-01T00:00:00Z');
 
 /** A map as a JSON file. */
 export const mapAsJson = (map: UnitMap): string =>
-  JSON.stringify({ format: FORMAT, version: 1, map }, null, 2);
+  JSON.stringify({ format: FORMAT, version: VERSION, map }, null, 2);
 
 /** A map as a zip: three tables to be worked on in any spreadsheet, and the rest as JSON. */
 export function mapAsZip(map: UnitMap): Uint8Array {
@@ -31,7 +38,9 @@ export function mapAsZip(map: UnitMap): Uint8Array {
   for (const name of TABLE_NAMES) {
     const known: readonly string[] = TABLE_COLUMNS[name];
     const more = [...new Set(tables[name].flatMap((r) => Object.keys(r)))].filter((c) => !known.includes(c));
-    files[`${name}.csv`] = strToU8(Papa.unparse(tables[name], { columns: [...known, ...more] }));
+    files[`${name}.csv`] = strToU8(
+      Papa.unparse(tables[name], { columns: [...known, ...more], escapeFormulae: FORMULA }),
+    );
   }
   return zipSync(files, { mtime: EPOCH });
 }
@@ -43,7 +52,14 @@ function parsed(text: string): UnitMap {
   } catch (error) {
     throw new Problem(400, 'Not JSON', `the map is not JSON: ${(error as Error).message}`);
   }
-  const file = data as { format?: unknown; map?: unknown } | null;
+  const file = data as { format?: unknown; version?: unknown; map?: unknown } | null;
+  if (file?.format === FORMAT && file.version !== VERSION)
+    throw new Problem(
+      422,
+      'Not a map',
+      `the map is of version ${JSON.stringify(file.version)?.slice(0, 20)}; this Mulch reads version ${VERSION}`,
+      '/version',
+    );
   const map = file?.format === FORMAT ? file.map : data;
   const kept = withExtra(map);
   const isMap = guardOf<typeof UnitMapSchema>(UnitMapSchema);
@@ -70,13 +86,62 @@ function tableOf(name: string, bytes: Uint8Array): Table {
   const text = strFromU8(bytes).replace(/^\uFEFF/, '');
   const { data, errors } = Papa.parse<Record<string, string>>(text, {
     header: true,
+    // One more than is taken, so that it is told; what lies behind is not read.
+    preview: MOST_ROWS + 1,
     skipEmptyLines: 'greedy',
     transformHeader: (h) => h.trim(),
   });
   const bad = errors.find((e) => e.type === 'Quotes' || e.code === 'TooManyFields');
   if (bad)
     throw new Problem(422, 'Not a table', `${name}, row ${(bad.row ?? 0) + 2}: ${bad.message}`, `/${name}`);
-  return data.map((row) => Object.fromEntries(Object.entries(row).filter(([, v]) => typeof v === 'string')));
+  return data.map((row) =>
+    Object.fromEntries(
+      Object.entries(row).flatMap(([k, v]) => (typeof v === 'string' ? [[k, meant(v)] as const] : [])),
+    ),
+  );
+}
+
+/** PKWARE APPNOTE 6.3, 4.3.16: what the list of files of an archive ends with. */
+const END_OF_LIST = Buffer.from([0x50, 0x4b, 5, 6]);
+const damaged = () => new Problem(422, 'Not an archive', 'the zip is damaged or cannot be read here');
+
+/** Files of an archive that make a map, counted while they are unpacked: what an archive says of its size may be a lie. */
+function unpacked(bytes: Uint8Array): Map<string, Uint8Array> {
+  const files = new Map<string, Uint8Array>();
+  let size = 0;
+  let begun = 0;
+  let fault: Error | null = null;
+  const unzip = new Unzip((file) => {
+    if (!/(^|\/)(map\.json|(elements|feeds|taps)\.csv)$/.test(file.name)) return;
+    const parts: Uint8Array[] = [];
+    file.ondata = (error, part, last) => {
+      if (error) fault ??= damaged();
+      if (fault) return;
+      size += part.length;
+      if (size > MOST_BYTES) {
+        fault = new Problem(413, 'Too large', 'unpacked, the archive is over 20 MB');
+        file.terminate();
+        return;
+      }
+      parts.push(part);
+      if (last) files.set(file.name, Buffer.concat(parts));
+    };
+    begun++;
+    file.start();
+  });
+  unzip.register(UnzipInflate);
+  try {
+    // In pieces, so that little is unpacked at once.
+    for (let i = 0; i < bytes.length && !fault; i += PIECE)
+      unzip.push(bytes.subarray(i, i + PIECE), i + PIECE >= bytes.length);
+  } catch {
+    fault ??= damaged();
+  }
+  // An archive that was cut short ends without its list of files, or within one.
+  const whole = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength).lastIndexOf(END_OF_LIST) >= 0;
+  if (!whole || files.size < begun) fault ??= damaged();
+  if (fault) throw fault;
+  return files;
 }
 
 /**
@@ -93,21 +158,8 @@ export function readMapFile(bytes: Uint8Array, called: string): UnitMap {
     validateMap(map);
     return map;
   }
-  let size = 0;
-  let files: Record<string, Uint8Array>;
-  try {
-    files = unzipSync(bytes, {
-      filter: (f) => {
-        size += f.originalSize;
-        if (size > MOST_BYTES) throw new Problem(413, 'Too large', 'unpacked, the archive is over 20 MB');
-        return /(^|\/)(map\.json|(elements|feeds|taps)\.csv)$/.test(f.name);
-      },
-    });
-  } catch (error) {
-    if (error instanceof Problem) throw error;
-    throw new Problem(422, 'Not an archive', 'the zip is damaged or cannot be read here');
-  }
-  const byName = new Map(Object.entries(files).map(([n, b]) => [n.split('/').at(-1) ?? n, b]));
+  const files = unpacked(bytes);
+  const byName = new Map([...files].map(([n, b]) => [n.split('/').at(-1) ?? n, b]));
   const tables: Partial<MapTables> = {};
   for (const name of TABLE_NAMES) {
     const file = byName.get(`${name}.csv`);

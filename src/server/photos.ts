@@ -79,27 +79,39 @@ async function keep(db: Database, store: PhotoStore, p: Drawn, now: Date): Promi
 export const readPhoto = (store: PhotoStore, file: string, asSmall: boolean): Promise<Uint8Array | null> =>
   store.get(asSmall ? small(file) : file);
 
+/** A picture that comes with a job file. */
+export interface Sent {
+  file: string;
+  data: Buffer;
+}
+
 /**
- * Takes a picture that comes with a job file. Its name must be its own sum, and it must be what this
- * Mulch would have kept.
+ * Looks at pictures that come with a job file, and keeps none of them yet. The name of each must be its own
+ * sum, and it must be what this Mulch would have kept.
  *
- * @throws Problem 422 when it is not
+ * @returns how to keep those that are not here
+ * @throws Problem 422 when one is not
  */
-export async function adoptPhoto(
+export async function checkPhotos(
   db: Database,
   store: PhotoStore,
-  file: string,
-  data: Buffer,
+  sent: Sent[],
   now: Date,
-): Promise<void> {
-  if (await photoById(db.read, file)) return;
-  if (createHash('sha256').update(data).digest('hex') !== file)
-    throw notAPicture(`the picture ${file.slice(0, 8)} is damaged: its sum is another`);
-  const drawn = await asKept(file, data).catch((error) => {
-    if (error instanceof Problem) throw error;
-    throw notAPicture(`the picture ${file.slice(0, 8)} cannot be read`);
-  });
-  await keep(db, store, drawn, now);
+): Promise<() => Promise<void>> {
+  const fresh: Sent[] = [];
+  for (const { file, data } of sent) {
+    if (await photoById(db.read, file)) continue;
+    if (createHash('sha256').update(data).digest('hex') !== file)
+      throw notAPicture(`the picture ${file.slice(0, 8)} is damaged: its sum is another`);
+    await asKept(file, data).catch((error) => {
+      if (error instanceof Problem) throw error;
+      throw notAPicture(`the picture ${file.slice(0, 8)} cannot be read`);
+    });
+    fresh.push({ file, data });
+  }
+  return async () => {
+    for (const { file, data } of fresh) await keep(db, store, await asKept(file, data), now);
+  };
 }
 
 /** A picture that a Mulch has kept before, with a small one made for it. */

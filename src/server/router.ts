@@ -1,9 +1,10 @@
 import { answering, json } from './answer';
-import { readBody } from './body';
+import { readBody, readJsonBytes } from './body';
 import type { Endpoint } from './endpoint';
 import { ENDPOINTS } from './endpoints';
 import { guardOf } from './guard';
 import { Problem } from './problem';
+import { beside } from './threads/beside';
 
 /** A path with what varies in it named: `/api/jobs/{id}` reads `id`. */
 const ROUTES = ENDPOINTS.map((endpoint) => ({
@@ -55,13 +56,20 @@ export function endpointAt(method: string, path: string): Found {
   );
 }
 
+/** The document that an endpoint takes, checked. */
+async function bodyOf({ body, megabytes, reader }: Endpoint, request: Request): Promise<unknown> {
+  if (!body) return null;
+  if (!reader) return readBody(request, guardOf(body), megabytes);
+  return beside(reader)({ bytes: await readJsonBytes(request, megabytes) });
+}
+
 /** Answers a request to any endpoint. */
 export function route(request: Request): Promise<Response> {
   const url = new URL(request.url);
   return answering(url.pathname, async () => {
     const { endpoint, params } = endpointAt(request.method, url.pathname);
-    const body = endpoint.body ? await readBody(request, guardOf(endpoint.body), endpoint.megabytes) : null;
-    const answer: unknown = await endpoint.handle({ body, params, url, request });
+    const body = await bodyOf(endpoint, request);
+    const answer: unknown = await endpoint.handle({ body: body as null, params, url, request });
     const response = answer instanceof Response ? answer : json(answer, endpoint.status);
     return request.method === 'HEAD' ? new Response(null, response) : response;
   });

@@ -46,3 +46,4 @@ export { type JobSummary, summarise } from './summary';
 export { type TickLine, ticksOf, ticksOfItem } from './ticks';
 export { beliefHistory, type NextStep, type TraceView, traceRequest, traceView } from './trace-of';
 export { type TryOpen, tryOpen } from './try-open';
+export { demandWhole } from './whole-story';

@@ -1,3 +1,4 @@
+export { FORMULA, meant } from './formula';
 export {
   HARNESS_COLUMNS,
   type HarnessTable,

@@ -1,10 +1,11 @@
 import {
   Array as ArrayOf,
   Boolean as BooleanOf,
-  Integer,
+  Integer as IntegerOf,
   Literal,
   Null,
   Number as NumberOf,
+  type NumberOptions,
   Object as ObjectOf,
   Optional,
   Record as RecordOf,
@@ -20,14 +21,27 @@ import {
 
 export type { Static, TObject, TSchema };
 
+/** No figure of a bench lies beyond; sums over many of them stay numbers. */
+const MOST = 1e15;
+
+/** A number within reason; narrower where it is said. */
+const bounded = (options: NumberOptions = {}) => {
+  const { minimum, exclusiveMinimum, maximum, exclusiveMaximum } = options;
+  return {
+    ...(minimum === undefined && exclusiveMinimum === undefined ? { minimum: -MOST } : {}),
+    ...(maximum === undefined && exclusiveMaximum === undefined ? { maximum: MOST } : {}),
+    ...options,
+  };
+};
+
 /** What schemas are written with: only these builders reach the browser. */
 export const Type = {
   Array: ArrayOf,
   Boolean: BooleanOf,
-  Integer,
+  Integer: (options?: NumberOptions) => IntegerOf(bounded(options)),
   Literal,
   Null,
-  Number: NumberOf,
+  Number: (options?: NumberOptions) => NumberOf(bounded(options)),
   Object: ObjectOf,
   Optional,
   Record: RecordOf,

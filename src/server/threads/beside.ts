@@ -31,7 +31,7 @@ function threads(): Piscina | null {
  * Works something heavy out beside the answering of other requests. Where no built thread is named
  * (`MULCH_THREAD`), as in unit tests, it is worked out at once.
  *
- * @throws Refusal as the computation does
+ * @throws Refusal or Problem as the computation does
  * @throws Problem 503 when too many wait already
  */
 export const beside =
@@ -48,5 +48,9 @@ export const beside =
       );
     const said = (await there.run({ name, request })) as Said<Answer>;
     if ('refused' in said) throw new Refusal(said.refused.reason, said.refused.path);
+    if ('problem' in said) {
+      const { status, title, detail, path } = said.problem;
+      throw new Problem(status, title, detail, path);
+    }
     return said.answer;
   };

@@ -2,12 +2,18 @@ import { makeBackup } from '../../backup';
 import { mixups } from '../../core/mixups';
 import { order } from '../../core/order';
 import { trace } from '../../core/trace';
+import { JobFileSchema } from '../../schemas/job-file';
+import { checkJson, textOf } from '../body';
+import { guardOf } from '../guard';
+import { readMapFile } from '../map-file';
 
 /** What may take its time, and so is never worked out where requests are answered. */
 export const HEAVY = {
   mixups,
   order,
   trace,
+  readMap: ({ bytes, called }: { bytes: Uint8Array; called: string }) => readMapFile(bytes, called),
+  readJobFile: ({ bytes }: { bytes: Uint8Array }) => checkJson(textOf(bytes), guardOf(JobFileSchema)),
   backup: ({ data, to, now }: { data: string; to: string; now: Date }) => makeBackup(data, to, now),
 };
 export type HeavyName = keyof typeof HEAVY;

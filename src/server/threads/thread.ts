@@ -1,8 +1,12 @@
 import { Refusal } from '../../core/refusal';
+import { Problem } from '../problem';
 import { HEAVY, type HeavyName } from './heavy';
 
 /** What a thread answers: a refusal is told in words, since an error loses its kind on the way. */
-export type Said<R> = { answer: R } | { refused: { reason: string; path: string } };
+export type Said<R> =
+  | { answer: R }
+  | { refused: { reason: string; path: string } }
+  | { problem: Pick<Problem, 'status' | 'title' | 'detail' | 'path'> };
 
 /** Works one thing out, in a thread of its own. */
 export default async function thread({
@@ -16,6 +20,10 @@ export default async function thread({
     return { answer: await HEAVY[name](request) };
   } catch (error) {
     if (error instanceof Refusal) return { refused: { reason: error.message, path: error.path } };
+    if (error instanceof Problem) {
+      const { status, title, detail, path } = error;
+      return { problem: { status, title, detail, path } };
+    }
     throw error;
   }
 }

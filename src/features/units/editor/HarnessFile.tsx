@@ -1,6 +1,13 @@
 import Papa from 'papaparse';
 import { useState } from 'react';
-import { HARNESS_COLUMNS, type HarnessTable, harnessFrom, harnessTable } from '../../../core/map-file';
+import {
+  FORMULA,
+  HARNESS_COLUMNS,
+  type HarnessTable,
+  harnessFrom,
+  harnessTable,
+  meant,
+} from '../../../core/map-file';
 import { Refusal } from '../../../core/refusal';
 import type { UnitMap } from '../../../core/unit';
 import { Second } from '../../../ui/Action';
@@ -8,6 +15,9 @@ import { Wrong } from '../../../ui/Field';
 import { FileButton } from '../../../ui/FileButton';
 
 const MOST_BYTES = 20 * 1024 * 1024;
+
+/** A cell as it was meant; what stands beyond the headings is a list and stays one. */
+const plain = <V,>(v: V) => (typeof v === 'string' ? (meant(v) as V) : v);
 
 /** Rows of a CSV file, its separator found out; read beside the page. */
 const rowsOf = (file: File) =>
@@ -19,7 +29,7 @@ const rowsOf = (file: File) =>
       complete: ({ data, errors }) => {
         const broken = errors.find((e) => e.type === 'Quotes');
         if (broken) fail(new Refusal(`row ${(broken.row ?? 0) + 2}: a quote is opened and not closed`));
-        else ok(data);
+        else ok(data.map((row) => Object.fromEntries(Object.entries(row).map(([k, v]) => [k, plain(v)]))));
       },
       error: (e) => fail(new Refusal(e.message)),
     });
@@ -48,7 +58,10 @@ export function HarnessFile({ map, onChange }: { map: UnitMap; onChange(map: Uni
     setBusy(false);
   };
   const save = (table: HarnessTable) => {
-    const csv = Papa.unparse(harnessTable(map, table), { columns: [...HARNESS_COLUMNS[table]] });
+    const csv = Papa.unparse(harnessTable(map, table), {
+      columns: [...HARNESS_COLUMNS[table]],
+      escapeFormulae: FORMULA,
+    });
     const link = document.createElement('a');
     link.href = URL.createObjectURL(new Blob([csv], { type: 'text/csv' }));
     link.download = `${map.name} ${table}.csv`;

@@ -12,6 +12,7 @@ export const importAJob = endpoint({
   summary: 'Read a job file in again',
   body: JobFileSchema,
   megabytes: 256,
+  reader: 'readJobFile',
   answer: closed({ id: Name, tag: Name, added: Type.Integer() }),
   status: 201,
   handle: async ({ body }) => importJob(await database(), photoStore(), body),

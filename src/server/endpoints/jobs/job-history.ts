@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { story } from '../../../core/job';
+import { FORMULA } from '../../../core/map-file';
 import { CSV, file, fileName } from '../../answer';
 import { database } from '../../context';
 import { endpoint } from '../../endpoint';
@@ -23,6 +24,10 @@ export const jobHistory = endpoint({
       text,
       counts: undone ? 'no' : 'yes',
     }));
-    return file(Papa.unparse(rows, { escapeFormulae: true }), CSV, `${fileName(tagOf(events))} history.csv`);
+    return file(
+      Papa.unparse(rows, { escapeFormulae: FORMULA }),
+      CSV,
+      `${fileName(tagOf(events))} history.csv`,
+    );
   },
 });

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { FORMULA } from '../../../core/map-file';
 import { CSV, file, json } from '../../answer';
 import { database } from '../../context';
 import { endpoint } from '../../endpoint';
@@ -18,6 +19,6 @@ export const readLessons = endpoint({
     if (url.searchParams.get('as') !== 'csv') return json(answer);
     const rows = answer.lessons.map(({ shares: _, ...l }) => l);
     const columns = ['job', 'model', 'at', 'element', 'kind'];
-    return file(Papa.unparse(rows, { columns }), CSV, 'lessons.csv');
+    return file(Papa.unparse(rows, { columns, escapeFormulae: FORMULA }), CSV, 'lessons.csv');
   },
 });

@@ -3,8 +3,8 @@ import { closed, Name, Type } from '../../../core/schema/words';
 import { readBytes } from '../../body';
 import { database } from '../../context';
 import { endpoint } from '../../endpoint';
-import { readMapFile } from '../../map-file';
 import { saveUnit } from '../../save-unit';
+import { beside } from '../../threads/beside';
 
 const MOST_MEGABYTES = 8;
 
@@ -20,7 +20,7 @@ export const importUnit = endpoint({
   async handle({ request, url }) {
     const bytes = await readBytes(request, MOST_MEGABYTES);
     const called = (url.searchParams.get('name') ?? '').slice(0, 120).trim() || 'Unit from a file';
-    const map = readMapFile(bytes, called);
+    const map = await beside('readMap')({ bytes, called });
     return saveUnit(await database(), { id: ulid(), version: 0, map }, new Date());
   },
 });

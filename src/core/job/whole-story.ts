@@ -1,0 +1,34 @@
+import { demand } from '../refusal';
+import type { JobEvent } from './event';
+
+/**
+ * Judges what a whole story says of itself, beyond what each entry does to the job: an entry that is taken
+ * back stands before, counts, and is not the opening. Entries made one by one are judged so as they come;
+ * a story that comes as a file is judged by this.
+ *
+ * @param events in their order
+ * @throws Refusal with the path of the entry
+ * @example demandWhole([opened, note, { type: 'undone', event: note.id, ... }]) // passes
+ */
+export function demandWhole(events: JobEvent[]): void {
+  const counts = new Map<string, boolean>();
+  const undoes = new Map<string, string>();
+  const set = (id: string, alive: boolean): void => {
+    counts.set(id, alive);
+    const target = undoes.get(id);
+    if (target !== undefined) set(target, !alive);
+  };
+  for (const [i, e] of events.entries()) {
+    demand(!counts.has(e.id), 'that entry is there twice', `/${i}/id`);
+    demand(Number.isFinite(Date.parse(e.at)), 'the time is not an ISO date', `/${i}/at`);
+    demand(i === 0 || e.type !== 'job.opened', 'a job is opened once', `/${i}/type`);
+    if (e.type === 'undone') {
+      const there = counts.get(e.event);
+      demand(there !== undefined, 'there is no such entry before it to undo', `/${i}/event`);
+      demand(there, 'that entry is undone already', `/${i}/event`);
+      demand(e.event !== events[0]?.id, 'a job cannot be un-opened', `/${i}/event`);
+      undoes.set(e.id, e.event);
+    }
+    set(e.id, true);
+  }
+}
