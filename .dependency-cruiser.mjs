@@ -20,7 +20,7 @@ const ROOMS = {
   workers: { rooms: ['core'], packages: ['comlink'] },
   ui: {
     rooms: ['core'],
-    packages: ['react', 'react-dom', 'radix-ui', 'recharts', 'tinykeys', 'date-fns'],
+    packages: ['react', 'react-dom', 'radix-ui', 'react-virtuoso', 'recharts', 'tinykeys', 'date-fns'],
   },
   features: {
     rooms: ['core', 'schemas', 'ui', 'workers'],

@@ -158,6 +158,54 @@ test('without a connection entries are kept, survive the page, and are sent when
     .toBe(2);
 });
 
+test('what waits is counted on the bench, and sent from there when the server takes it', async ({
+  page,
+  demo,
+}) => {
+  const job = await freshJob(page, demo.url, 'Ticket kiosk, turnstile 2');
+  const id = job.split('/').at(-1);
+  await page.getByLabel('What happens instead').fill('Eats notes');
+  await page.route('**/api/jobs/*/events*', (route) => route.abort());
+  await page.getByRole('button', { name: /^Record/ }).click();
+  await expect(page.getByText(/1 entry is kept here/)).toBeVisible();
+  await page.goto(demo.url);
+  await expect(page.getByRole('complementary', { name: 'Not sent yet' })).toContainText(
+    '1 entry waits for the server',
+  );
+  await page.unroute('**/api/jobs/*/events*');
+  await page.evaluate(() => window.dispatchEvent(new Event('online')));
+  await expect(page.getByRole('complementary', { name: 'Not sent yet' })).toHaveCount(0);
+  const kept = (await (await page.request.get(`${demo.url}/api/jobs/${id}/events`)).json()) as {
+    seq: number;
+  };
+  expect(kept.seq).toBe(2);
+});
+
+test('what the server refuses is given back with its words, and what is longer than can be kept is said at once', async ({
+  page,
+  demo,
+}) => {
+  await freshJob(page, demo.url, 'Ticket kiosk, turnstile 2');
+  await page.keyboard.press('m');
+  const note = page.getByRole('dialog').getByLabel('Note');
+  await note.fill('x'.repeat(4001));
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('at most 4000 characters: these are 4001')).toBeVisible();
+  await page.route('**/api/jobs/*/events', (route) =>
+    route.request().method() === 'POST'
+      ? route.fulfill({
+          status: 400,
+          contentType: 'application/problem+json',
+          body: JSON.stringify({ status: 400, detail: 'it is not liked', path: '/events/0/text' }),
+        })
+      : route.continue(),
+  );
+  await note.fill('smells of salt');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('An entry was taken back: it is not liked')).toBeVisible();
+  await expect(page.getByText('It said: smells of salt')).toBeVisible();
+});
+
 test('two windows on one job stay in step, and the one that is behind is told', async ({
   page,
   context,

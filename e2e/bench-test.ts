@@ -72,6 +72,10 @@ export async function letGo(page: Page, reason = 'agreed with the owner'): Promi
 /** Powers a unit down as one that is dead, and clears gates with their readings. */
 export async function clearGates(page: Page, gates: [name: string, reading: string][]): Promise<void> {
   const down = page.getByRole('region', { name: 'Gate: power down' });
+  await page
+    .getByRole('region', { name: /^Gate: / })
+    .first()
+    .waitFor();
   if (await down.getByRole('button', { name: 'It cannot be done: it is dead' }).isVisible()) {
     await down.getByRole('button', { name: 'It cannot be done: it is dead' }).click();
     await down.getByLabel('Why it is not powered down its own way').fill('no lamp, no menu');

@@ -173,7 +173,9 @@ test('a unit that comes to be put together: nothing came off, everything is fitt
   await page.getByRole('link', { name: /^Close up/ }).click();
   for (const text of ['lamp board', 'plug W1', 'lens hood', '3 x M3x8 PH1 lens hood']) {
     const add = page.getByLabel('What goes in for the first time');
-    if (!(await add.isVisible())) await page.getByRole('button', { name: 'Something more goes in' }).click();
+    const more = page.getByRole('button', { name: 'Something more goes in' });
+    await add.or(more).first().waitFor();
+    if (!(await add.isVisible())) await more.click();
     await add.fill(text);
     await page.keyboard.press('Enter');
     await expect(add).toHaveValue('');

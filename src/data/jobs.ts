@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, gte, inArray, max, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, gte, inArray, max, sql } from 'drizzle-orm';
 import type { JobEvent, JobSummary, Lesson } from '../core/job';
 import type { Handle } from './database';
 import { jobEvents, jobs } from './tables';
@@ -65,6 +65,32 @@ export async function summaryOf(db: Handle, job: string): Promise<JobSummary | u
 export async function allSummaries(db: Handle): Promise<JobSummary[]> {
   const rows = await db.select({ summary: jobs.summary }).from(jobs).orderBy(desc(jobs.openedAt));
   return rows.map((r) => r.summary);
+}
+
+const isHandedOver = sql`json_extract(${jobs.summary}, '$.handedOver')`;
+
+/** Summaries of the jobs that are here, or of those handed over, the newest first. */
+export async function summariesOf(
+  db: Handle,
+  handedOver: boolean,
+  most = Number.MAX_SAFE_INTEGER,
+): Promise<JobSummary[]> {
+  const rows = await db
+    .select({ summary: jobs.summary })
+    .from(jobs)
+    .where(handedOver ? isHandedOver : sql`not ${isHandedOver}`)
+    .orderBy(desc(jobs.openedAt))
+    .limit(most);
+  return rows.map((r) => r.summary);
+}
+
+/** How many jobs are here, and how many are handed over. */
+export async function countJobs(db: Handle): Promise<{ here: number; gone: number }> {
+  const [row] = await db
+    .select({ all: count(), gone: sql<number>`coalesce(sum(${isHandedOver}), 0)` })
+    .from(jobs);
+  const gone = row?.gone ?? 0;
+  return { here: (row?.all ?? 0) - gone, gone };
 }
 
 /** All tags given out. */

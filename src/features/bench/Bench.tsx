@@ -1,9 +1,11 @@
 import { format } from 'date-fns';
 import { useEffect, useMemo, useState } from 'react';
 import type { JobSummary } from '../../core/job';
+import { Wrong } from '../../ui/Field';
 import { Frame } from '../../ui/Frame';
 import { Head } from '../../ui/Head';
 import { KeysDialog, useKeys } from '../../ui/Keys';
+import { LongList } from '../../ui/LongList';
 import { toggleTheme } from '../../ui/ThemeButton';
 import { SumHost } from '../sums/SumHost';
 import { type Backup, Backups } from './Backups';
@@ -32,12 +34,14 @@ function List({
   jobs,
   mark,
   empty,
+  more,
 }: {
   title: string;
   note: string;
   jobs: JobSummary[];
   mark?: boolean;
   empty: string;
+  more?: React.ReactNode;
 }) {
   return (
     <section aria-label={title}>
@@ -46,24 +50,36 @@ function List({
         <span className="note">{note}</span>
       </div>
       {jobs.length === 0 && <p className="pad note">{empty}</p>}
-      <ol>
-        {jobs.map((j, i) => (
-          <JobRow key={j.id} job={j} first={Boolean(mark) && i === 0} />
-        ))}
-      </ol>
+      <LongList items={jobs} keyOf={(j) => j.id}>
+        {(j, i) => <JobRow job={j} first={Boolean(mark) && i === 0} />}
+      </LongList>
+      {more}
     </section>
   );
 }
+
+/** Jobs from the server, or null where it does not answer. */
+const jobsOf = (handedOver: 'yes' | 'no') =>
+  fetch(`/api/jobs?handedOver=${handedOver}`)
+    .then(async (res) => (res.ok ? ((await res.json()) as JobSummary[]) : null))
+    .catch(() => null);
 
 const jobs = (n: number) => `${n} ${n === 1 ? 'job' : 'jobs'}`;
 
 /** The bench: jobs in hand, what each waits for, what is unaccounted for. */
 export function Bench({
-  summaries,
+  here: first,
+  gone: lastGone,
+  count,
   units,
   backup,
 }: {
-  summaries: JobSummary[];
+  /** the jobs that are here, or the newest of them */
+  here: JobSummary[];
+  /** the last that were handed over */
+  gone: JobSummary[];
+  /** how many there are of each */
+  count: { here: number; gone: number };
   units: { id: string; name: string; place: string }[];
   /** the last one Mulch made itself; null where it makes none */
   backup: Backup | 'none' | null;
@@ -83,16 +99,31 @@ export function Bench({
     [],
   );
   useKeys(bindings);
-  const now = summaries.filter((j) => !j.handedOver && j.next.kind !== 'waiting');
-  const waiting = summaries.filter((j) => !j.handedOver && j.next.kind === 'waiting');
-  const gone = summaries.filter((j) => j.handedOver);
-  const off = summaries.reduce((n, j) => n + (j.handedOver ? 0 : j.off), 0);
+  const [here, setHere] = useState(first);
+  const [gone, setGone] = useState(lastGone);
+  const [asking, setAsking] = useState(false);
+  const [wrong, setWrong] = useState('');
+  useEffect(() => {
+    // A full bench: the page comes with the newest, and the rest follows it.
+    if (first.length >= count.here) return;
+    void jobsOf('no').then((all) => all && setHere(all));
+  }, [first, count]);
+  const showGone = async () => {
+    setAsking(true);
+    const all = await jobsOf('yes');
+    setAsking(false);
+    setWrong(all ? '' : 'They did not come: the server does not answer. Try again');
+    if (all) setGone(all);
+  };
+  const now = here.filter((j) => j.next.kind !== 'waiting');
+  const waiting = here.filter((j) => j.next.kind === 'waiting');
+  const off = here.reduce((n, j) => n + j.off, 0);
   return (
     <Frame>
       <Head
         tag={<span className="tag mono min-w-[92px]">{day}</span>}
         title="Bench"
-        about={`${jobs(now.length + waiting.length)} here, ${off} ${off === 1 ? 'piece' : 'pieces'} off`}
+        about={`${jobs(count.here)} here, ${off} ${off === 1 ? 'piece' : 'pieces'} off`}
         onKeys={() => setKeys(true)}
       >
         <a href="/sums">Sums</a>
@@ -100,7 +131,7 @@ export function Bench({
         <a href="/batteries">Batteries</a>
         <a href="/units">Units</a>
       </Head>
-      <BenchRun jobs={summaries} />
+      <BenchRun jobs={here} />
       <main className="main">
         <div className="cols">
           <div>
@@ -117,7 +148,24 @@ export function Bench({
               jobs={waiting}
               empty="No job waits here. Park one, tray and all, at any stop."
             />
-            {gone.length > 0 && <List title="Handed over" note={jobs(gone.length)} jobs={gone} empty="" />}
+            {gone.length > 0 && (
+              <List
+                title="Handed over"
+                note={jobs(count.gone)}
+                jobs={gone}
+                empty=""
+                more={
+                  gone.length < count.gone && (
+                    <p className="pad grid gap-2 justify-items-start">
+                      <button type="button" className="act-2" disabled={asking} onClick={showGone}>
+                        {asking ? 'Getting them' : `All ${count.gone} of them`}
+                      </button>
+                      {wrong && <Wrong>{wrong}</Wrong>}
+                    </p>
+                  )
+                }
+              />
+            )}
           </div>
           <div>
             <NewJob units={units} />
@@ -125,7 +173,7 @@ export function Bench({
           </div>
         </div>
       </main>
-      <OutOfPlace jobs={summaries} />
+      <OutOfPlace jobs={here} />
       <SumHost />
       <KeysDialog open={keys} onClose={() => setKeys(false)} help={HELP} />
     </Frame>

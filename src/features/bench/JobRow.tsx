@@ -13,7 +13,7 @@ const SIGNS: Record<JobSummary['next']['kind'], React.ReactNode> = {
 /** One job on the bench: its tag, its run, and what it waits for. The whole row opens it. */
 export function JobRow({ job, first }: { job: JobSummary; first: boolean }) {
   return (
-    <li className={`border-b border-rule ${first ? 'bg-ochre-wash' : ''}`}>
+    <div className={`border-b border-rule ${first ? 'bg-ochre-wash' : ''}`}>
       <a
         href={jobPath(job.id, job.stop)}
         data-row=""
@@ -40,6 +40,6 @@ export function JobRow({ job, first }: { job: JobSummary; first: boolean }) {
           </span>
         </span>
       </a>
-    </li>
+    </div>
   );
 }

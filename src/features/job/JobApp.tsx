@@ -6,17 +6,8 @@ import { Head } from '../../ui/Head';
 import { KeysDialog, useEscape, useKeys } from '../../ui/Keys';
 import { toggleTheme } from '../../ui/ThemeButton';
 import { useFocusNeverLost } from '../../ui/use-focus-never-lost';
-import { CloseUp } from '../close-up/CloseUp';
-import { HandOver } from '../hand-over/HandOver';
-import { MakeSafe } from '../make-safe/MakeSafe';
-import { OpenUp } from '../open-up/OpenUp';
-import { PlanStop } from '../plan/PlanStop';
-import { Prove } from '../prove/Prove';
 import { openSum } from '../sums/open-sum';
 import { SumHost } from '../sums/SumHost';
-import { Swap } from '../swap/Swap';
-import { TakeIn } from '../take-in/TakeIn';
-import { Trace } from '../trace/Trace';
 import { HistoryDialog } from './HistoryDialog';
 import { Live } from './Live';
 import { NewMap } from './NewMap';
@@ -26,23 +17,12 @@ import { ParkDialog } from './ParkDialog';
 import { ParkedSheet } from './ParkedSheet';
 import { Run } from './Run';
 import { SubUnitBar } from './SubUnitBar';
+import { loadTheRest, onTheSheet, sheetOf, turnTo } from './sheets';
 import { jobPath, STOP_TITLE, stopOf } from './stop-path';
 import { Ticks } from './Ticks';
 import { RunningTimers, TimerDialog } from './Timers';
 import { Tray } from './Tray';
-import { JobDeskProvider, useJob } from './use-job';
-
-const SHEETS: Record<Stop, () => React.ReactNode> = {
-  'take in': TakeIn,
-  trace: Trace,
-  plan: PlanStop,
-  'make safe': MakeSafe,
-  'open up': OpenUp,
-  swap: Swap,
-  'close up': CloseUp,
-  prove: Prove,
-  'hand over': HandOver,
-};
+import { JobDeskProvider, useJob, useLink } from './use-job';
 
 const HELP = [
   { keys: '1 to 9', does: 'stop on the run' },
@@ -66,22 +46,27 @@ const HELP = [
 
 const focus = (selector: string) => document.querySelector<HTMLElement>(selector)?.focus();
 
-function View() {
-  const { job, stop, go, undo, redo, record, snapshot } = useJob();
+function UnsentCount() {
+  const { unsent } = useLink();
+  return unsent > 0 ? <span className="text-ochre text-[14px]">{unsent} unsent</span> : null;
+}
+
+function View({ away }: { away: Stop | null }) {
+  const { job, stop, go, undo, redo, record } = useJob();
   const [keysOpen, setKeysOpen] = useState(false);
   const [parking, setParking] = useState(false);
   const [telling, setTelling] = useState(false);
   const [timing, setTiming] = useState(false);
   const [noting, setNoting] = useState(false);
   const [refusal, setRefusal] = useState<string | null>(null);
-  const Sheet = SHEETS[stop];
+  const Sheet = sheetOf(stop);
   useFocusNeverLost(toFoot);
   useEscape(toFoot);
   const bindings = useMemo(
     () => ({
       ...Object.fromEntries(STOPS.map((s, i) => [String(i + 1), () => go(s)])),
-      e: () => focus('[data-key=entry]'),
-      r: () => focus('[data-key=reading]'),
+      e: () => onTheSheet(() => focus('[data-key=entry]')),
+      r: () => onTheSheet(() => focus('[data-key=reading]')),
       t: () => focus('.tray .place, .tray-lip button'),
       u: () => setRefusal(undo()?.reason ?? null),
       'Shift+U': () => setRefusal(redo()?.reason ?? null),
@@ -90,8 +75,8 @@ function View() {
       y: () => setTelling(true),
       w: () => setTiming(true),
       m: () => setNoting(true),
-      Enter: theOneAction,
-      Space: theNext,
+      Enter: () => onTheSheet(theOneAction),
+      Space: () => onTheSheet(theNext),
       '/': () => openSum(),
       n: () => void toggleTheme(),
       'Shift+?': () => setKeysOpen(true),
@@ -123,7 +108,7 @@ function View() {
           { words: 'History', keyName: 'Y', onPick: () => setTelling(true) },
         ]}
       >
-        {snapshot.unsent > 0 && <span className="text-ochre text-[14px]">{snapshot.unsent} unsent</span>}
+        <UnsentCount />
         <button type="button" onClick={() => setRefusal(undo()?.reason ?? null)}>
           Undo <kbd>U</kbd>
         </button>
@@ -144,14 +129,14 @@ function View() {
           </div>
         }
       >
-        <main className="main" id="main" aria-label={STOP_TITLE[stop]}>
+        <main className="main" id="main" aria-label={STOP_TITLE[stop]} aria-busy={!Sheet || undefined}>
           <RunningTimers />
           <ParkedSheet />
           <SubUnitBar />
           <NewMap />
           <Ticks />
-          <Notices refusal={refusal} onDismiss={() => setRefusal(null)} />
-          <Sheet key={stop} />
+          <Notices refusal={refusal} away={away} onDismiss={() => setRefusal(null)} />
+          {Sheet ? <Sheet key={stop} /> : <p className="pad note coming">Fetching {STOP_TITLE[stop]}</p>}
         </main>
       </FootHost>
       <NoteDialog open={noting} onClose={() => setNoting(false)} />
@@ -167,25 +152,43 @@ function View() {
 /** One job, all its stops. The address follows the stop, so that a reload and Back stay in place. */
 export function JobApp({ id, events, stop: first }: { id: string; events: JobEvent[]; stop: Stop }) {
   const [stop, setStop] = useState(first);
+  const [away, setAway] = useState<Stop | null>(null);
+  const [, setFetched] = useState(0);
+  // The stop is turned to at once: what is typed then never goes into the sheet that is being left.
+  const turn = useCallback((next: Stop, then: () => void) => {
+    setAway(null);
+    setStop(next);
+    if (sheetOf(next)) return then();
+    turnTo(next).then(
+      () => {
+        setFetched((n) => n + 1);
+        // Once it is drawn.
+        setTimeout(then);
+      },
+      () => setAway(next),
+    );
+  }, []);
   const go = useCallback(
     (next: Stop) => {
-      setStop(next);
       window.history.pushState({}, '', jobPath(id, next));
       document.title = `${STOP_TITLE[next]} – Mulch`;
-      document.getElementById('main')?.scrollTo(0, 0);
-      window.scrollTo(0, 0);
-      toFoot();
+      turn(next, () => {
+        document.getElementById('main')?.scrollTo(0, 0);
+        window.scrollTo(0, 0);
+        toFoot();
+      });
     },
-    [id],
+    [id, turn],
   );
   useEffect(() => {
-    const back = () => setStop(stopOf(window.location.pathname.split('/').at(-1)) ?? first);
+    const back = () => turn(stopOf(window.location.pathname.split('/').at(-1)) ?? first, () => {});
     window.addEventListener('popstate', back);
     return () => window.removeEventListener('popstate', back);
-  }, [first]);
+  }, [first, turn]);
+  useEffect(loadTheRest, []);
   return (
     <JobDeskProvider id={id} events={events} stop={stop} go={go}>
-      <View />
+      <View away={away} />
     </JobDeskProvider>
   );
 }

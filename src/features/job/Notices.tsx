@@ -1,6 +1,8 @@
+import type { Stop } from '../../core/job';
 import { Warn } from '../../ui/Signs';
 import { fileOfWaiting } from '../unsent/save-waiting';
-import { useJob } from './use-job';
+import { STOP_TITLE } from './stop-path';
+import { useJob, useLink } from './use-job';
 
 const entries = (n: number) => `${n} ${n === 1 ? 'entry' : 'entries'}`;
 
@@ -24,9 +26,18 @@ function Notice({
 }
 
 /** What the whole job view has to say: unsent, turned back, sent again. */
-export function Notices({ refusal, onDismiss }: { refusal: string | null; onDismiss(): void }) {
-  const { job, snapshot, dismiss, waiting } = useJob();
-  const { turnedBack, trouble, unsent, keepsNothing, sentAgain } = snapshot;
+export function Notices({
+  refusal,
+  away,
+  onDismiss,
+}: {
+  refusal: string | null;
+  /** a stop that was asked for and could not be fetched */
+  away: Stop | null;
+  onDismiss(): void;
+}) {
+  const { job } = useJob();
+  const { turnedBack, trouble, unsent, keepsNothing, sentAgain, dismiss, waiting } = useLink();
   const read = (
     <button type="button" onClick={dismiss}>
       Read
@@ -59,6 +70,11 @@ export function Notices({ refusal, onDismiss }: { refusal: string | null; onDism
           }
         >
           {refusal}
+        </Notice>
+      )}
+      {away && (
+        <Notice alert>
+          {STOP_TITLE[away]} could not be fetched: there is no connection. Ask for it again.
         </Notice>
       )}
       {trouble?.kind === 'connection' && (

@@ -14,28 +14,39 @@ import { JobStore, type Refused, type Snapshot } from './store';
 interface JobDesk {
   job: JobState;
   events: JobEvent[];
-  snapshot: Snapshot;
   /** records an event; null when taken, otherwise why not and at which field */
   record<T extends EventType>(type: T, payload: Payload<T>): Refused | null;
   undo(): Refused | null;
   redo(): Refused | null;
   /** takes one entry back, wherever it stands */
   takeBack(event: string): Refused | null;
-  dismiss(): void;
-  /** what the server has not got yet */
-  waiting(): JobEvent[];
   /** the stop that is looked at, and how to look at another */
   stop: Stop;
   go(stop: Stop): void;
 }
 
+/** How the job and the server stand to one another. */
+interface JobLink extends Omit<Snapshot, 'record'> {
+  dismiss(): void;
+  /** what the server has not got yet */
+  waiting(): JobEvent[];
+}
+
 const Desk = createContext<JobDesk | null>(null);
+const Link = createContext<JobLink | null>(null);
 
 /** The job on the bench, for every component of a job view. */
 export function useJob(): JobDesk {
   const desk = useContext(Desk);
   if (!desk) throw new Error('useJob belongs inside a job view');
   return desk;
+}
+
+/** What is sent and what waits: apart, since it changes with every answer of the server and the job does not. */
+export function useLink(): JobLink {
+  const link = useContext(Link);
+  if (!link) throw new Error('useLink belongs inside a job view');
+  return link;
 }
 
 export function JobDeskProvider({
@@ -54,21 +65,27 @@ export function JobDeskProvider({
   const [store] = useState(() => new JobStore(id, events));
   const snapshot = useSyncExternalStore(store.subscribe, store.get, store.get);
   useEffect(() => store.start(), [store]);
+  const { record: now } = snapshot;
   const desk = useMemo<JobDesk>(
     () => ({
-      job: snapshot.record.state,
-      events: snapshot.record.events,
-      snapshot,
+      job: now.state,
+      events: now.events,
       record: (type, payload) => store.record(type, payload, author.get()),
       undo: () => store.undo(author.get()),
       redo: () => store.redo(author.get()),
       takeBack: (event) => store.takeBack(event, author.get()),
-      dismiss: store.dismiss,
-      waiting: store.waiting,
       stop,
       go,
     }),
-    [snapshot, store, stop, go],
+    [now, store, stop, go],
   );
-  return <Desk value={desk}>{children}</Desk>;
+  const link = useMemo<JobLink>(
+    () => ({ ...snapshot, dismiss: store.dismiss, waiting: store.waiting }),
+    [snapshot, store],
+  );
+  return (
+    <Link value={link}>
+      <Desk value={desk}>{children}</Desk>
+    </Link>
+  );
 }

@@ -2,6 +2,8 @@ import type { JobEvent } from '../../core/job';
 import { outbox } from '../job/outbox';
 
 const BATCH = 200;
+/** No job has so many entries. */
+const BEHIND_ALL = 1_000_000_000;
 
 /** What waits of one job. */
 export interface Waiting {
@@ -31,7 +33,7 @@ export async function sendWaiting(except: string | null): Promise<Waiting[]> {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
         // Only that it is kept matters here: the answer may be short.
-        body: JSON.stringify({ events: batch, after: Number.MAX_SAFE_INTEGER }),
+        body: JSON.stringify({ events: batch, after: BEHIND_ALL }),
       }).catch(() => null);
       unknown = res?.status === 404;
       if (!res?.ok) break;

@@ -1,17 +1,25 @@
 import type { JobSummary } from '../../../core/job';
 import { Type } from '../../../core/schema/words';
-import { allSummaries } from '../../../data/jobs';
+import { allSummaries, summariesOf } from '../../../data/jobs';
 import { database } from '../../context';
 import { endpoint } from '../../endpoint';
+import { Problem } from '../../problem';
 
-/** All jobs, summed up. */
+/** All jobs, summed up; ?handedOver=yes or no for those alone. */
 export const listJobs = endpoint({
   method: 'get',
   path: '/api/jobs',
-  summary: 'All jobs, summed up',
+  summary: 'All jobs, summed up; ?handedOver=yes or no for those alone',
   body: null,
   megabytes: 0,
   answer: Type.Array(Type.Unsafe<JobSummary>({ type: 'object' })),
   status: 200,
-  handle: async () => allSummaries((await database()).read),
+  async handle({ url }) {
+    const { read } = await database();
+    const which = url.searchParams.get('handedOver');
+    if (which === null) return allSummaries(read);
+    if (which !== 'yes' && which !== 'no')
+      throw new Problem(400, 'Not as described', 'handedOver is yes or no', 'handedOver');
+    return summariesOf(read, which === 'yes');
+  },
 });
