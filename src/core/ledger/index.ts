@@ -11,7 +11,7 @@ export { giveBack, prove, takeAgain } from './return';
 export { lengthSeen, tooLong, unmeasuredTwin } from './screw-length';
 export { type MoveDraft, take } from './take';
 export { AS_IT_STOOD, beforeTurn, sidesOf, sideUpWords, withTurns } from './turns';
-export { lookAlike, threadMm, twins } from './twins';
+export { firstTwins, lookAlike, threadMm, twins } from './twins';
 export { PROOFS, proofsOf, stepKey, type WayBackStep, wayBack } from './way-back';
 export { backWords, noteBack, onceSaid } from './way-back-note';
 export { canGoIn, inItsPlace, writeOff } from './write-off';

@@ -73,3 +73,29 @@ export function twins(items: Item[]) {
     }),
   );
 }
+
+/**
+ * Of every screw that is off, the thing kept first that it can be taken for: {@link twins} for a tray of any
+ * size, since screws of one size and drive are looked at once.
+ *
+ * @param items everything in the tray
+ * @returns by id, only those that have one
+ * @example firstTwins(items).get('s1')?.lengthMm // 12
+ */
+export function firstTwins(items: Item[]): Map<string, Item> {
+  const sizes = new Map<string, { first: Item; at: number; members: Item[] }>();
+  for (const [at, i] of items.entries()) {
+    if (i.kind !== 'fastener' || tally(i).off === 0) continue;
+    const key = JSON.stringify([i.thread, i.lengthMm, i.drive]);
+    const size = sizes.get(key);
+    if (size) size.members.push(i);
+    else sizes.set(key, { first: i, at, members: [i] });
+  }
+  const first = new Map<string, Item>();
+  for (const size of sizes.values()) {
+    const alike = [...sizes.values()].filter((o) => lookAlike(size.first, o.first));
+    const earliest = alike.reduce<(typeof alike)[number] | null>((a, b) => (a && a.at < b.at ? a : b), null);
+    if (earliest) for (const m of size.members) first.set(m.id, earliest.first);
+  }
+  return first;
+}

@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { type Item, specOf, tally, threadMm, twins } from '../../core/ledger';
+import { firstTwins, type Item, specOf, tally, threadMm } from '../../core/ledger';
 import { PartPicture } from '../../ui/PartPicture';
 import { FreePlace, Place, type PlaceLook } from '../../ui/Place';
 import { Screw } from '../../ui/Screw';
@@ -28,16 +28,20 @@ function figures(item: Item): { figure: string; word: string } {
 
 /** Of every item that must not be taken for another one: the spec of that one, with its place. */
 function twinWords(items: Item[]): Map<string, string> {
-  const by = new Map(items.map((i) => [i.id, i]));
-  const words = new Map<string, string>();
-  for (const { a, b } of twins(items))
-    for (const [one, other] of [
-      [a, by.get(b)],
-      [b, by.get(a)],
-    ] as const)
-      if (other && !words.has(one))
-        words.set(one, `not ${other.thread}×${other.lengthMm}, ${placeName(other)}`);
-  return words;
+  return new Map(
+    [...firstTwins(items)].map(([id, o]) => [id, `not ${o.thread}×${o.lengthMm}, ${placeName(o)}`]),
+  );
+}
+
+/** Places that stand side by side at once; of more, those about the one in hand. */
+const MOST_PLACES = 60;
+
+function Further({ count, onShow }: { count: number; onShow(): void }) {
+  return (
+    <button type="button" className="act-2 small self-center whitespace-nowrap" onClick={onShow}>
+      {count} more {count === 1 ? 'place' : 'places'}
+    </button>
+  );
 }
 
 export function ItemPicture({
@@ -91,12 +95,16 @@ export function Tray() {
   const item = items.find((i) => i.id === open);
   // The place that was filled last, or that is emptied next, is in sight.
   const inHand = items.findLastIndex((i) => tally(i).off > 0);
+  const [all, setAll] = useState(false);
+  const from = all ? 0 : Math.max(0, Math.min(inHand - MOST_PLACES / 2, items.length - MOST_PLACES));
+  const shown = all ? items : items.slice(from, from + MOST_PLACES);
+  const beyond = items.length - from - shown.length;
   const row = useRef<HTMLDivElement>(null);
   useEffect(() => {
-    const place = row.current?.children[inHand];
+    const place = row.current?.children[inHand - from + (from > 0 ? 1 : 0)];
     if (!folded && place instanceof HTMLElement && row.current)
       row.current.scrollLeft = place.offsetLeft + 2 * place.offsetWidth - row.current.clientWidth;
-  }, [inHand, folded]);
+  }, [inHand, from, folded]);
   return (
     <section className="tray" aria-labelledby="tray-title" data-folded={folded || undefined}>
       <div className="tray-lip">
@@ -122,7 +130,8 @@ export function Tray() {
       </div>
       {!folded && (
         <ScrollRow className="tray-row" label="Places of the tray" at={row}>
-          {items.map((i) => {
+          {from > 0 && <Further count={from} onShow={() => setAll(true)} />}
+          {shown.map((i) => {
             const { figure, word } = figures(i);
             return (
               <Place
@@ -145,6 +154,7 @@ export function Tray() {
               />
             );
           })}
+          {beyond > 0 && <Further count={beyond} onShow={() => setAll(true)} />}
           <FreePlace>
             next off
             <br />
