@@ -1,0 +1,50 @@
+import type { Page } from '@playwright/test';
+import { alive, expect, test } from './bench-test';
+
+/** What a finger or a pointer can come upon, and where it stands. */
+const places = (page: Page) =>
+  page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('.main :is(button, a, input, select, h1, h2, h3, [role=tab])')]
+      .map((e) => ({ e, r: e.getBoundingClientRect() }))
+      .filter(({ r }) => r.width > 0 && r.bottom > 0 && r.top < window.innerHeight)
+      .map(({ e, r }) => ({
+        what: (e.getAttribute('aria-label') ?? e.textContent ?? e.tagName).trim().slice(0, 40),
+        x: Math.round(r.x),
+        y: Math.round(r.y),
+        in: { x: r.x + r.width / 2, y: r.y + Math.min(r.height / 2, 30) },
+      })),
+  );
+
+for (const [width, height] of [
+  [1280, 800],
+  [1024, 768],
+  [1600, 900],
+  [800, 1100],
+] as const)
+  test(`nothing moves under a pointer, at ${width} × ${height}`, async ({ page, demo }) => {
+    await page.setViewportSize({ width, height });
+    const jobs = (await (await page.request.get(`${demo.url}/api/jobs`)).json()) as {
+      id: string;
+      stop: string;
+    }[];
+    let upon = 0;
+    for (const { id, stop } of jobs)
+      for (const at of new Set(['trace', stop.replaceAll(' ', '-')])) {
+        await page.goto(`${demo.url}/jobs/${id}/${at}`);
+        await alive(page);
+        await page.waitForTimeout(200);
+        const still = (list: Awaited<ReturnType<typeof places>>) =>
+          list.map(({ what, x, y }) => ({ what, x, y }));
+        await page.mouse.move(0, 0);
+        const before = await places(page);
+        // Some of them, from all over the sheet.
+        const some = before.filter((_, i) => i % Math.ceil(before.length / 8) === 0);
+        for (const place of some) {
+          await page.mouse.move(place.in.x, place.in.y);
+          await page.waitForTimeout(40);
+          expect(still(await places(page)), `upon “${place.what}” in ${at}`).toEqual(still(before));
+          upon++;
+        }
+      }
+    expect(upon).toBeGreaterThan(40);
+  });
