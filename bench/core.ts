@@ -39,6 +39,22 @@ export const CORE: { name: string; runs: number; work: () => unknown }[] = [
     )(chainOf(1000, {})),
   },
   {
+    name: 'trace, the same where no check shows every fault',
+    runs: 9,
+    work: (
+      (r) => () =>
+        trace({ ...r, checks: r.checks.map((c) => ({ ...c, sensitivity: 0.8, falseAlarm: 0.1 })) })
+    )(chainOf(1000, {})),
+  },
+  {
+    name: 'trace, the same where every element has its own chance to show',
+    runs: 5,
+    work: (
+      (r) => () =>
+        trace({ ...r, elements: r.elements.map((e, i) => ({ ...e, q: 0.3 + (i % 60) / 100 })) })
+    )(chainOf(1000, {})),
+  },
+  {
     name: 'trace, 1,000 × 1,000, lookahead 2 over 40 checks',
     runs: 5,
     work: (

@@ -77,6 +77,26 @@ export async function measureEntries(say: (line: string) => void): Promise<void>
         `entry in a job of ${n}: p50 ${p50.toFixed(1)} ms, p95 ${p95.toFixed(1)} ms; without the request ${own.toFixed(1)} ms, ${(own / raw).toFixed(1)} raw inserts`,
       );
     }
+    const page = async (at: string) => {
+      const list: number[] = [];
+      for (let i = 0; i < 12; i++) {
+        const t = performance.now();
+        await (await fetch(mulch.url + at)).text();
+        list.push(performance.now() - t);
+      }
+      return spread(list.slice(2)).p50;
+    };
+    const nothing = await page('/nothing');
+    for (const [what, at] of [
+      ['bench', '/'],
+      [`job of ${seq} entries, Open up`, `/jobs/${job}/open-up`],
+      ['another job, Trace', `/jobs/${jobs.find((j) => j.id !== job)?.id}/trace`],
+    ] as const) {
+      const ms = await page(at);
+      say(
+        `page, ${what}: p50 ${ms.toFixed(0)} ms, ${(ms / nothing).toFixed(1)} times the page that says there is nothing`,
+      );
+    }
     const crowd: number[] = [];
     await Promise.all(
       Array.from({ length: 50 }, async (_, c) => {

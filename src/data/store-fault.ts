@@ -22,7 +22,7 @@ export class StoreFault extends Error {
 }
 
 const WORDS: Record<Exclude<FaultKind, 'newer' | 'short'>, string> = {
-  full: 'the disk with the data is full. Nothing of this was kept. Make room, then send it again',
+  full: 'the disk with the data is full. Nothing of this was kept. Make room on it',
   'read-only':
     'the folder of the data, or the database in it, cannot be written to. Nothing of this was kept. Give Mulch the right to write there',
   damaged:

@@ -12,6 +12,9 @@ export interface Backup {
 /** Older than this, the last backup is marked. */
 const OLD_MS = 2 * 24 * 3_600_000;
 
+const size = (bytes: number) =>
+  bytes < 1e6 ? `${Math.ceil(bytes / 1e3)} kB` : `${(bytes / 1e6).toFixed(1)} MB`;
+
 /** When everything was last put into one file, and a way to do it now. */
 export function Backups({ last: first }: { last: Backup | 'none' }) {
   const [last, setLast] = useState(first);
@@ -44,7 +47,7 @@ export function Backups({ last: first }: { last: Backup | 'none' }) {
           {when?.old && 'Old: '}
           {when?.said}
           <span className="block mono text-[13px]">
-            {last.name}, {(last.bytes / 1e6).toFixed(1)} MB
+            {last.name}, {size(last.bytes)}
           </span>
         </p>
       )}

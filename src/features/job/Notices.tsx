@@ -43,9 +43,10 @@ export function Notices({
       Read
     </button>
   );
+  const isAre = unsent === 1 ? 'is' : 'are';
   const kept = keepsNothing
     ? `${entries(unsent)} will be lost with this page: this browser keeps nothing. Leave the page open`
-    : `${entries(unsent)} ${unsent === 1 ? 'is' : 'are'} kept here and sent when it is back`;
+    : `${entries(unsent)} ${isAre} kept here and sent ${trouble?.kind === 'server' ? 'again by itself' : 'when it is back'}`;
   return (
     <div aria-live="polite" className="no-print">
       {turnedBack && (
