@@ -14,6 +14,8 @@ whenOpened(async () => backUpNightly());
 
 const FALLBACK_CSP =
   "default-src 'self'; style-src 'self' 'unsafe-inline'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'";
+/** Bytes that go over a network in one piece. */
+const PACKET = 1400;
 const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]']);
 
 /** Hosts that may be asked for: loopback, and what HOST names. Keeps a foreign name from being pointed here. */
@@ -64,7 +66,14 @@ export const onRequest = defineMiddleware(async (ctx, next) => {
   const accepts = ctx.request.headers.get('accept-encoding') ?? '';
   // A rewrite passes here twice; its inner answer is packed already.
   if (headers.has('content-encoding')) return response;
-  if (response.body && /^(text\/|application\/(problem\+)?json)/.test(type) && accepts.includes('gzip')) {
+  // What fits into one packet is not worth packing.
+  const small = Number(headers.get('content-length') ?? Number.POSITIVE_INFINITY) < PACKET;
+  if (
+    !small &&
+    response.body &&
+    /^(text\/|application\/(problem\+)?json)/.test(type) &&
+    accepts.includes('gzip')
+  ) {
     const zipped = new Headers(headers);
     zipped.set('content-encoding', 'gzip');
     zipped.delete('content-length');

@@ -171,7 +171,10 @@ describe('schemas that cannot be fooled', () => {
     const schema = Type.Object({ a: Type.Optional(Type.Number()), b: Type.Array(Type.String()) });
     expect(JSON.parse(JSON.stringify(schema))).toEqual({
       type: 'object',
-      properties: { a: { type: 'number' }, b: { type: 'array', items: { type: 'string' } } },
+      properties: {
+        a: { type: 'number', minimum: -1e15, maximum: 1e15 },
+        b: { type: 'array', items: { type: 'string' } },
+      },
       required: ['b'],
     });
   });

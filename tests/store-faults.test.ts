@@ -119,6 +119,28 @@ describe('a database that is not what it was', () => {
     expect(readFileSync(path.join(data, 'mulch.db')).equals(before)).toBe(true);
   }, 30_000);
 
+  it('with an entry of a later kind in it shows every page but that of its job, which says why', async () => {
+    const data = await workshop();
+    const client = createClient({ url: `file:${path.join(data, 'mulch.db')}` });
+    const { rows } = await client.execute(
+      'select job, max(seq) as last from job_events group by job limit 1',
+    );
+    const job = String(rows[0]?.job);
+    await client.execute({
+      sql: 'insert into job_events (job, seq, id, body) values (?, ?, ?, ?)',
+      args: [job, Number(rows[0]?.last) + 1, ulid(), JSON.stringify({ ...note(''), type: 'hologram.taken' })],
+    });
+    client.close();
+    const mulch = await start({ data });
+    const page = await fetch(`${mulch.url}/jobs/${job}/trace`);
+    expect(page.status).toBe(409);
+    expect(await page.text()).toContain('is of a kind that this Mulch does not know: “hologram.taken”');
+    expect((await fetch(mulch.url)).status).toBe(200);
+    const said = await post(mulch, job, [note('one more')]);
+    expect(said.status).toBe(422);
+    expect(((await said.json()) as { detail: string }).detail).toContain('hologram.taken');
+  }, 30_000);
+
   it('that is damaged says so at once', async () => {
     const data = await workshop();
     const file = openSync(path.join(data, 'mulch.db'), 'r+');

@@ -4,11 +4,18 @@ import { log } from './log';
 import { Problem, problemResponse, refused } from './problem';
 
 /** Answers JSON. */
-export const json = (data: unknown, status = 200, headers: Record<string, string> = {}): Response =>
-  new Response(JSON.stringify(data), {
+export const json = (data: unknown, status = 200, headers: Record<string, string> = {}): Response => {
+  const body = Buffer.from(JSON.stringify(data));
+  return new Response(body, {
     status,
-    headers: { 'content-type': 'application/json', 'cache-control': 'no-store', ...headers },
+    headers: {
+      'content-type': 'application/json',
+      'content-length': String(body.byteLength),
+      'cache-control': 'no-store',
+      ...headers,
+    },
   });
+};
 
 /** A file name that every system takes. */
 export const fileName = (text: string): string => text.replace(/[^\w.-]+/g, '_');

@@ -21,7 +21,7 @@ export const refused = (r: Refusal, path = r.path, event?: string): Problem =>
 /** Answers a problem as `application/problem+json`. */
 export function problemResponse(p: Problem): Response {
   const { status, title, detail, path, event } = p;
-  return new Response(
+  const body = Buffer.from(
     JSON.stringify({
       type: 'about:blank',
       title,
@@ -30,6 +30,9 @@ export function problemResponse(p: Problem): Response {
       ...(path ? { path } : {}),
       ...(event ? { event } : {}),
     }),
-    { status, headers: { 'content-type': 'application/problem+json' } },
   );
+  return new Response(body, {
+    status,
+    headers: { 'content-type': 'application/problem+json', 'content-length': String(body.byteLength) },
+  });
 }

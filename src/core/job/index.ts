@@ -10,7 +10,7 @@ export { type IfAnswered, ifAnswered, sharing } from './if-answered';
 export { inUseWords, USES } from './in-use';
 export { heldBy } from './joint-of';
 export type { BenchEvent, EventType, Payload } from './kinds';
-export { apart, EVENT_KINDS } from './kinds';
+export { apart, EVENT_KINDS, unreadable } from './kinds';
 export { type Meta, type Reported, SECTIONS } from './kinds/kind';
 export { ledgerOf } from './ledger-only';
 export { type Lesson, lessonOf, modelOf } from './lesson';

@@ -93,6 +93,25 @@ export function deal(ranked: Ranked, t: AnswerTable): Dealt {
   return { ranked, ranks, starts };
 }
 
+/**
+ * How much suspicion lies in each class.
+ *
+ * @param d dealt ranks, one to an element
+ * @returns chance of a fault in each class, 0 to 1
+ * @example massOf(deal(ranked, table))[0] // outside the check
+ */
+export function massOf({ ranked, ranks, starts }: Dealt): Float64Array {
+  const { mass } = ranked;
+  const sums = new Float64Array(starts.length - 1);
+  for (let k = 0; k < sums.length; k++) {
+    let sum = 0;
+    const end = starts[k + 1] as number;
+    for (let i = starts[k] as number; i < end; i++) sum += mass[ranks[i] as number] as number;
+    sums[k] = sum;
+  }
+  return sums;
+}
+
 /** The class whose next block is worth most after the answer; the earlier block on a tie. */
 function head(d: Dealt, heads: Uint32Array, chance: Float64Array): number {
   const { worth, block } = d.ranked;

@@ -70,6 +70,8 @@ function twoAnswers(
   const f = check.falseAlarm ?? FALSE_ALARM;
   const hidden = [1];
   const { exercises = [], provokes } = check;
+  // How many elements each class has: all in the first, until one is met.
+  const sizes = [elements.length];
   let last = -1;
   let x = 1;
   let k = 0;
@@ -85,8 +87,14 @@ function twoAnswers(
     if (hides !== x) {
       x = hides;
       k = hidden.indexOf(x);
-      if (k < 0) k = hidden.push(x) - 1;
+      if (k < 0) {
+        k = hidden.push(x) - 1;
+        sizes.push(0);
+      }
     }
+    const was = classOf[i] as number;
+    sizes[was] = (sizes[was] as number) - 1;
+    sizes[k] = (sizes[k] as number) + 1;
     classOf[i] = k;
   }
   const c = hidden.length;
@@ -102,7 +110,7 @@ function twoAnswers(
     answers: ['bad', 'ok'],
     classOf,
     classes: c,
-    sizes: sizesOf(classOf, c),
+    sizes: Uint32Array.from(sizes),
     none: Float64Array.of(f, 1 - f),
     one: [bad1, complement(bad1)],
     two: [bad2, complement(bad2)],

@@ -1,5 +1,14 @@
 import { answerFactors, type Belief, marginals, scaled, total, weighed } from './belief';
-import { deal, MOST_CLASSES, merge, mergedMinutes, type Ranked, rankBlocks } from './deal';
+import {
+  type Dealt,
+  deal,
+  MOST_CLASSES,
+  massOf,
+  merge,
+  mergedMinutes,
+  type Ranked,
+  rankBlocks,
+} from './deal';
 import { exactActs } from './exact';
 import type { AnswerTable } from './likelihood';
 import { type Model, powerMinutes } from './model';
@@ -35,16 +44,26 @@ interface Moment {
 
 const entropy = (x: number) => (x > 0 && x < 1 ? -x * Math.log2(x) : 0);
 
-/** Chance of each answer, and the bits it tells of the fault set; `beside` where there are pairs. */
-function tells(b: Belief, t: AnswerTable, beside: Float64Array | null): { p: number[]; bits: number } {
-  const n = b.one.length;
-  const { classOf, classes } = t;
+/** Suspicion in each class of a check. */
+function massByClass(b: Belief, { classOf, classes }: AnswerTable): Float64Array {
   const one = new Float64Array(classes);
-  const two = beside ? new Float64Array(classes * classes) : null;
-  for (let i = 0; i < n; i++) {
+  for (let i = 0; i < b.one.length; i++) {
     const k = classOf[i] as number;
     one[k] = (one[k] as number) + (b.one[i] as number);
   }
+  return one;
+}
+
+/** Chance of each answer, and the bits it tells of the fault set; `beside` where there are pairs. */
+function tells(
+  b: Belief,
+  t: AnswerTable,
+  beside: Float64Array | null,
+  one = massByClass(b, t),
+): { p: number[]; bits: number } {
+  const n = b.one.length;
+  const { classOf, classes } = t;
+  const two = beside ? new Float64Array(classes * classes) : null;
   if (two && beside) {
     // Every pair is met twice, once from each side.
     for (let i = 0; i < n; i++) {
@@ -79,6 +98,8 @@ interface Told {
   p: number[];
   bits: number;
   beside: Float64Array | null;
+  /** the present order by class of the check, where every element stands in it once */
+  dealt: Dealt | null;
 }
 
 class Search {
@@ -117,13 +138,18 @@ class Search {
 
   told(from: Moment, c: number): Told {
     const table = this.model.tables[c] as AnswerTable;
+    const { ranked, belief } = from;
+    const whole = ranked && ranked.element.length === belief.one.length && from.bench.plain;
+    const dealt = whole && table.classes <= MOST_CLASSES ? deal(ranked, table) : null;
     const beside = from.pairs ? besideOf(from.pairs, table) : null;
-    return { ...tells(from.belief, table, beside), beside };
+    const told = dealt ? tells(belief, table, beside, massOf(dealt)) : tells(belief, table, beside);
+    return { ...told, beside, dealt };
   }
 
   /** Minutes of one check from here, and of the best continuation after each answer. */
-  check(from: Moment, c: number, { p: chances, beside }: Told, deeper: number[] | null): number {
+  check(from: Moment, c: number, told: Told, deeper: number[] | null): number {
     const { model } = this;
+    const { p: chances, beside } = told;
     const check = model.request.checks[c];
     const table = model.tables[c] as AnswerTable;
     const closure = model.checkAccess[c] as number[];
@@ -135,7 +161,8 @@ class Search {
       for (const a of closure) opened[a] = true;
       here = this.moment(from.belief, opened, from.power);
     }
-    const dealt = here.ranked && table.classes <= MOST_CLASSES ? deal(here.ranked, table) : null;
+    const kept = here === from ? told.dealt : null;
+    const dealt = kept ?? (here.ranked && table.classes <= MOST_CLASSES ? deal(here.ranked, table) : null);
     let minutes = (check?.minutes ?? 0) + opens + powerMinutes(model, from.power, wanted);
     if (here.bench.plain && !deeper) {
       if (dealt) {

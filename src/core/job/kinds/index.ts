@@ -1,3 +1,4 @@
+import { demand } from '../../refusal';
 import type { Static, TObject } from '../../schema/words';
 import type { EventKind, Meta } from './kind';
 import * as KINDS from './registry';
@@ -18,8 +19,25 @@ export const EVENT_KINDS = Object.fromEntries(Object.values(KINDS).map((k) => [k
   [T in EventType]: AnyKind;
 };
 
+const unknownKind = (type: string) => `an entry is of a kind that this Mulch does not know: “${type}”`;
+
+/**
+ * Why a story cannot be told here, because a later Mulch has written in it.
+ *
+ * @param events as kept
+ * @returns the reason, or null where every kind is known
+ * @example unreadable([opened, { ...note, type: 'hologram.taken' }]) // 'an entry is of a kind …'
+ */
+export function unreadable(events: { type: string }[]): string | null {
+  const known = (type: string) =>
+    type === 'job.opened' || type === 'undone' || Object.hasOwn(EVENT_KINDS, type);
+  const odd = events.find((e) => !known(e.type));
+  return odd ? unknownKind(odd.type) : null;
+}
+
 /** An event taken apart: its kind, who made it when, and what it carries. */
 export function apart(event: BenchEvent) {
   const { id, at, by, type, ...payload } = event;
+  demand(Object.hasOwn(EVENT_KINDS, type), unknownKind(type), '/type');
   return { kind: EVENT_KINDS[type], meta: { id, at, by } satisfies Meta, payload };
 }
