@@ -181,6 +181,40 @@ test('what waits is counted on the bench, and sent from there when the server ta
   expect(kept.seq).toBe(2);
 });
 
+test('a clock that is set back while nothing can be sent loses no undo', async ({ page, demo }) => {
+  const job = await freshJob(page, demo.url, 'Ticket kiosk, turnstile 2');
+  await page.getByLabel('What happens instead').fill('Eats notes');
+  await page.getByRole('button', { name: /^Record/ }).click();
+  await page.waitForURL('**/trace');
+  await allSent(page);
+  await page.route('**/api/jobs/*/events*', (route) => route.abort());
+  const say = async (text: string) => {
+    await page.keyboard.press('m');
+    await page.getByRole('dialog').getByLabel('Note').fill(text);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('dialog')).toHaveCount(0);
+  };
+  await say('smells of salt');
+  await page.clock.setSystemTime(Date.now() - 24 * 3_600_000);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await say('smells of tar');
+  await expect(page.getByText('3 unsent')).toBeVisible();
+  await page.reload();
+  await alive(page);
+  await expect(page.getByText('3 unsent')).toBeVisible();
+  await page.unroute('**/api/jobs/*/events*');
+  await page.evaluate(() => window.dispatchEvent(new Event('online')));
+  await allSent(page);
+  const { events } = (await (
+    await page.request.get(`${demo.url}/api/jobs/${job.split('/').at(-1)}/events`)
+  ).json()) as { events: { type: string; text?: string }[] };
+  expect(events.slice(-3).map((e) => e.text ?? e.type)).toEqual([
+    'smells of salt',
+    'undone',
+    'smells of tar',
+  ]);
+});
+
 test('what the server refuses is given back with its words, and what is longer than can be kept is said at once', async ({
   page,
   demo,

@@ -15,6 +15,8 @@ const places = (page: Page) =>
       })),
   );
 
+const still = (list: Awaited<ReturnType<typeof places>>) => list.map(({ what, x, y }) => ({ what, x, y }));
+
 for (const [width, height] of [
   [1280, 800],
   [1024, 768],
@@ -32,19 +34,24 @@ for (const [width, height] of [
       for (const at of new Set(['trace', stop.replaceAll(' ', '-')])) {
         await page.goto(`${demo.url}/jobs/${id}/${at}`);
         await alive(page);
-        await page.waitForTimeout(200);
-        const still = (list: Awaited<ReturnType<typeof places>>) =>
-          list.map(({ what, x, y }) => ({ what, x, y }));
         await page.mouse.move(0, 0);
-        const before = await places(page);
+        // What is still being reckoned comes first: the page stands when it has stood for a while.
+        let before = await places(page);
+        await expect(async () => {
+          const was = before;
+          await page.waitForTimeout(400);
+          before = await places(page);
+          expect(before).toEqual(was);
+        }).toPass();
         // Some of them, from all over the sheet.
-        const some = before.filter((_, i) => i % Math.ceil(before.length / 8) === 0);
+        const some = before.filter((_, i) => i % Math.ceil(before.length / 5) === 0);
         for (const place of some) {
           await page.mouse.move(place.in.x, place.in.y);
-          await page.waitForTimeout(40);
+          // A worker may have something to say to it.
+          await page.waitForTimeout(120);
           expect(still(await places(page)), `upon “${place.what}” in ${at}`).toEqual(still(before));
           upon++;
         }
       }
-    expect(upon).toBeGreaterThan(40);
+    expect(upon).toBeGreaterThan(30);
   });

@@ -183,6 +183,7 @@ test('the hearing-loop amplifier, from Take in to Hand over, and onto another Mu
     await alive(page);
     await page.getByLabel('Job file').setInputFiles(file);
     await page.waitForURL('**/hand-over');
+    await alive(page);
     await expect(page.getByRole('article')).toContainText('before 0.031 V; after 0.776 V');
     const id = page.url().split('/').at(-2);
     const again = (await (await page.request.get(`${other.url}/api/jobs/${id}/file`)).json()) as {

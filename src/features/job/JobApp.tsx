@@ -186,6 +186,9 @@ export function JobApp({ id, events, stop: first }: { id: string; events: JobEve
     return () => window.removeEventListener('popstate', back);
   }, [first, turn]);
   useEffect(loadTheRest, []);
+  useEffect(() => {
+    if (!sheetOf(first)) turn(first, () => {});
+  }, [first, turn]);
   return (
     <JobDeskProvider id={id} events={events} stop={stop} go={go}>
       <View away={away} />

@@ -78,4 +78,5 @@ export function loadTheRest(): () => void {
 // The sheet that a page begins with is there before the page wakes; a server has them all.
 const first =
   typeof window === 'undefined' ? STOPS : [stopOf(window.location.pathname.split('/').at(-1)) ?? 'take in'];
-await Promise.all(first.map(loadSheet));
+// What does not come now is asked for again when the page is alive.
+await Promise.all(first.map((stop) => loadSheet(stop).catch(() => {})));

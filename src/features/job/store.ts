@@ -53,6 +53,18 @@ const POLL_SECONDS = 15;
 /** Entries sent at once. */
 const BATCH = 200;
 
+/** How long the storage of the browser may take; a window of an earlier Mulch can hold it. */
+const STORAGE_MS = 2000;
+
+/** Sending does not wait for a storage that does not answer. */
+const soon = <T>(work: Promise<T>): Promise<T> =>
+  Promise.race([
+    work,
+    new Promise<T>((_, fail) => {
+      setTimeout(() => fail(new Error('the storage of the browser does not answer')), STORAGE_MS);
+    }),
+  ]);
+
 /** What somebody wrote into an entry, so that it can be written again. */
 function wordsOf(event: JobEvent): string {
   const { id, at, by, type, ...payload } = event;
@@ -174,7 +186,7 @@ export class JobStore {
       this.pending.push(event);
       this.set({ record, unsent: this.pending.length });
       this.boxed = this.boxed
-        .then(() => outbox.put(this.job, event))
+        .then(() => soon(outbox.put(this.job, event)))
         .catch(() => this.set({ keepsNothing: true }));
       void this.boxed.then(() => this.flush());
       return null;
@@ -190,7 +202,7 @@ export class JobStore {
   }
 
   private async restore() {
-    const left = await outbox.of(this.job).catch(() => {
+    const left = await soon(outbox.of(this.job)).catch(() => {
       this.set({ keepsNothing: true });
       return [];
     });

@@ -93,16 +93,18 @@ function TraceSheet() {
                 <Heading view={view} map={job.map} />
               )}
             </h2>
-            {forecast ? (
-              <span className="note flex items-center gap-2">
+            {/* Both stand in one place: the headline keeps its lines whichever is said. */}
+            <span className="note grid justify-items-end *:[grid-area:1/1]">
+              <span className={`flex items-center gap-2 ${forecast ? '' : 'invisible'}`}>
                 <svg width="26" height="6" aria-hidden="true">
                   <path d="M0 3H26" stroke="var(--color-ochre)" strokeWidth="2.2" strokeDasharray="5 3" />
                 </svg>
                 level once this is recorded
               </span>
-            ) : (
-              <span className="note">{chosen ? 'slate: what this check tests' : ''}</span>
-            )}
+              <span className={forecast ? 'invisible' : ''}>
+                {chosen ? 'slate: what this check tests' : ''}
+              </span>
+            </span>
           </div>
           <Chain
             map={job.map}
