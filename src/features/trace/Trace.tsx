@@ -94,7 +94,7 @@ function TraceSheet() {
               )}
             </h2>
             {/* Both stand in one place: the headline keeps its lines whichever is said. */}
-            <span className="note grid justify-items-end *:[grid-area:1/1]">
+            <span className="note grid justify-items-start *:[grid-area:1/1]">
               <span className={`flex items-center gap-2 ${forecast ? '' : 'invisible'}`}>
                 <svg width="26" height="6" aria-hidden="true">
                   <path d="M0 3H26" stroke="var(--color-ochre)" strokeWidth="2.2" strokeDasharray="5 3" />
