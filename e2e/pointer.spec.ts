@@ -15,7 +15,8 @@ const places = (page: Page) =>
       })),
   );
 
-const still = (list: Awaited<ReturnType<typeof places>>) => list.map(({ what, x, y }) => ({ what, x, y }));
+/** Where they stand; what a clock or a timer says may change meanwhile. */
+const still = (list: Awaited<ReturnType<typeof places>>) => list.map(({ x, y }) => ({ x, y }));
 
 for (const [width, height] of [
   [1280, 800],
@@ -25,10 +26,14 @@ for (const [width, height] of [
 ] as const)
   test(`nothing moves under a pointer, at ${width} × ${height}`, async ({ page, demo }) => {
     await page.setViewportSize({ width, height });
-    const jobs = (await (await page.request.get(`${demo.url}/api/jobs`)).json()) as {
+    test.setTimeout(180_000);
+    const all = (await (await page.request.get(`${demo.url}/api/jobs?handedOver=no`)).json()) as {
       id: string;
       stop: string;
+      unit: string;
     }[];
+    // One job of each unit.
+    const jobs = [...new Map(all.map((j) => [j.unit, j])).values()].slice(0, 8);
     let upon = 0;
     for (const { id, stop } of jobs)
       for (const at of new Set(['trace', stop.replaceAll(' ', '-')])) {
@@ -41,10 +46,10 @@ for (const [width, height] of [
           const was = before;
           await page.waitForTimeout(400);
           before = await places(page);
-          expect(before).toEqual(was);
-        }).toPass();
+          expect(still(before)).toEqual(still(was));
+        }).toPass({ timeout: 20_000 });
         // Some of them, from all over the sheet.
-        const some = before.filter((_, i) => i % Math.ceil(before.length / 5) === 0);
+        const some = before.filter((_, i) => i % Math.ceil(before.length / 4) === 0);
         for (const place of some) {
           await page.mouse.move(place.in.x, place.in.y);
           // A worker may have something to say to it.
@@ -53,5 +58,5 @@ for (const [width, height] of [
           upon++;
         }
       }
-    expect(upon).toBeGreaterThan(30);
+    expect(upon).toBeGreaterThan(20);
   });
