@@ -1,5 +1,6 @@
+import { type Board, Boards, packed } from './board';
 import type { Budget } from './budget';
-import { type Chosen, wayOf } from './choices';
+import type { Chosen } from './choices';
 import type { Problem, Setup, Variant } from './problem';
 
 interface Step {
@@ -7,17 +8,6 @@ interface Step {
   /** what is in the hand, up and on while they are done */
   setup: Setup;
   before: Step | null;
-}
-
-/** What is done and what waits, written out. */
-interface Board {
-  done: Uint8Array;
-  /** for each move, how much it still waits for */
-  waits: Int16Array;
-  /** for each tool, side and power, how many moves to come want it */
-  wants: Int16Array;
-  /** moves that may be done and are not, by their number */
-  free: number[];
 }
 
 /** How far an order has come. */
@@ -63,17 +53,6 @@ export function changeMinutes(p: Problem, from: Setup, to: Setup): number {
   );
 }
 
-/** Sixteen moves to a sign: equal for equal lists of what is done. */
-function packed(done: Uint8Array): string {
-  let key = '';
-  for (let i = 0; i < done.length; i += 16) {
-    let bits = 0;
-    for (let k = 0; k < 16; k++) bits = (bits << 1) | (done[i + k] ?? 0);
-    key += String.fromCharCode(bits);
-  }
-  return key;
-}
-
 /** Puts a number into a list that is in order. */
 function insert(list: number[], i: number): void {
   let at = list.length;
@@ -86,56 +65,21 @@ function insert(list: number[], i: number): void {
  * done early, everything that fits a setup is done at once, and only changes of setup branch.
  */
 export class Walk {
+  private readonly boards: Boards;
   /** moves that begin a keep */
   private readonly froms: Uint8Array;
-  private readonly ways: Variant[] = [];
-  /** for each move, those of the choice that come after it */
-  private readonly later: number[][];
-  /** for each move, those that wait for one of several groups with it in it */
-  private readonly maybe: number[][];
-  private readonly sides: number;
-  private readonly powers: number;
-  private readonly first: Board;
 
   constructor(
     private readonly p: Problem,
     private readonly chosen: Chosen,
     private readonly budget: Budget,
   ) {
-    const n = p.ids.length;
-    const { moves, way } = chosen;
-    this.froms = new Uint8Array(n);
+    this.boards = new Boards(p, chosen);
+    this.froms = new Uint8Array(p.ids.length);
     for (const { from } of p.keep) this.froms[from] = 1;
-    this.later = p.ids.map(() => []);
-    this.maybe = p.ids.map(() => []);
-    for (const i of moves) this.ways[i] = wayOf(p, way, i);
-    const ways = moves.map((i) => this.ways[i] as Variant);
-    this.sides = 1 + ways.reduce((most, v) => Math.max(most, v.tool), -1);
-    this.powers = this.sides + 1 + ways.reduce((most, v) => Math.max(most, v.side), -1);
-    const none = new Uint8Array(n);
-    const waits = new Int16Array(n);
-    const wants = new Int16Array(this.powers + 1 + ways.reduce((most, v) => Math.max(most, v.power), -1));
-    for (const i of moves) {
-      for (const a of new Set((this.ways[i] as Variant).after)) {
-        if (p.done[a]) continue;
-        waits[i] = (waits[i] as number) + 1;
-        this.later[a]?.push(i);
-      }
-      if (!this.grouped(i, none)) {
-        waits[i] = (waits[i] as number) + 1;
-        for (const a of new Set(p.groups[i]?.flat())) this.maybe[a]?.push(i);
-      }
-      this.want(wants, i, 1);
-    }
-    this.first = {
-      done: none,
-      waits,
-      wants,
-      free: moves.filter((i) => waits[i] === 0),
-    };
   }
 
-  start = (): State => this.state(null, this.first, this.p.start, null, 0);
+  start = (): State => this.state(null, this.boards.first, this.p.start, null, 0);
 
   /** Whether everything is done. */
   static isEnd = (s: State): boolean => s.left === 0;
@@ -159,7 +103,7 @@ export class Walk {
     this.budget.spend(board.done.length);
     for (const i of board.free) {
       const begins = this.froms[i] === 1;
-      if (!begins && tried.has(this.number(from.setup, this.ways[i]))) continue;
+      if (!begins && tried.has(this.number(from.setup, this.boards.ways[i]))) continue;
       for (const setup of this.setups(from, board, i)) {
         const key = this.number(setup) + (begins ? (i + 1) * (this.p.names + 2) ** 3 : 0);
         if (tried.has(key)) continue;
@@ -183,12 +127,7 @@ export class Walk {
   /** The board of a state, from that of the state before. */
   private boardOf(s: State): Board {
     if (s.board) return s.board;
-    const from = s.before ? this.boardOf(s.before) : this.first;
-    const board = { done: from.done.slice(), waits: from.waits.slice(), wants: from.wants.slice() };
-    const freed: number[] = [];
-    for (const i of s.taken) this.take(board, i, freed);
-    const free = [...from.free, ...freed].filter((i) => board.done[i] === 0).sort((a, b) => a - b);
-    s.board = { ...board, free };
+    s.board = this.boards.after(s.before ? this.boardOf(s.before) : this.boards.first, s.taken);
     // What lies further back is not written out any more.
     s.before = null;
     return s.board;
@@ -206,7 +145,7 @@ export class Walk {
   /** The setups in which a move can be done next: its own; what begins a keep under any side, under each of its sides. */
   private setups(from: State, { done }: Board, i: number): Setup[] {
     const { p } = this;
-    const v = this.ways[i] as Variant;
+    const v = this.boards.ways[i] as Variant;
     const own = moved(v, from.setup);
     if (this.froms[i] === 0 || v.side >= 0 || this.mayBegin(done, i, own.side)) return [own];
     const sides = new Set(p.keep.flatMap((k) => (k.from === i ? [...k.sides] : [])));
@@ -233,13 +172,13 @@ export class Walk {
 
   private state(before: State | null, board: Board, setup: Setup, first: number | null, cost: number): State {
     const taken = this.sweep(board, setup, first);
-    const minutes = taken.reduce((sum, i) => sum + (this.ways[i] as Variant).minutes, 0);
+    const minutes = taken.reduce((sum, i) => sum + (this.boards.ways[i] as Variant).minutes, 0);
     const now = cost + minutes;
     const left = (before?.left ?? this.chosen.moves.length) - taken.length;
     const ahead = (before?.ahead ?? this.chosen.minutes) - minutes;
-    const { changes, wanted } = this.changes(board.wants, setup);
+    const { changes, wanted } = this.boards.changes(board.wants, setup);
     const key = `${setup.tool} ${setup.side} ${setup.power} ${packed(board.done)}`;
-    for (let k = taken.length - 1; k >= 0; k--) this.untake(board, taken[k] as number);
+    for (let k = taken.length - 1; k >= 0; k--) this.boards.untake(board, taken[k] as number);
     return {
       setup,
       left,
@@ -255,60 +194,15 @@ export class Walk {
     };
   }
 
-  /** A move is done; what it makes possible is put to the list. */
-  private take({ done, waits, wants }: Omit<Board, 'free'>, i: number, freed: number[]): void {
-    const held = this.held(i, done);
-    done[i] = 1;
-    this.want(wants, i, -1);
-    for (const k of this.later[i] as number[]) {
-      waits[k] = (waits[k] as number) - 1;
-      if (waits[k] === 0) freed.push(k);
-    }
-    for (const k of held) {
-      if (!this.grouped(k, done)) continue;
-      waits[k] = (waits[k] as number) - 1;
-      if (waits[k] === 0) freed.push(k);
-    }
-  }
-
-  /** The other way round. */
-  private untake({ done, waits, wants }: Board, i: number): void {
-    const met = (this.maybe[i] as number[]).filter((k) => this.grouped(k, done));
-    done[i] = 0;
-    this.want(wants, i, 1);
-    for (const k of this.later[i] as number[]) waits[k] = (waits[k] as number) + 1;
-    for (const k of met) if (!this.grouped(k, done)) waits[k] = (waits[k] as number) + 1;
-  }
-
-  /** Moves with this one in a group that wait for a group still. */
-  private held(i: number, done: Uint8Array): number[] {
-    const list = this.maybe[i] as number[];
-    return list.length === 0 ? list : list.filter((k) => !this.grouped(k, done));
-  }
-
   /** Whether a move is done along with others of its setup. */
   private sweeps(i: number, s: Setup): boolean {
-    const v = this.ways[i] as Variant;
+    const v = this.boards.ways[i] as Variant;
     return (
       this.froms[i] === 0 &&
       (v.tool < 0 || v.tool === s.tool) &&
       (v.side < 0 || v.side === s.side) &&
       (v.power < 0 || v.power === s.power)
     );
-  }
-
-  /** Counts what a move wants, up or down. */
-  private want(wants: Int16Array, i: number, by: 1 | -1): void {
-    const { tool, side, power } = this.ways[i] as Variant;
-    if (tool >= 0) wants[tool] = (wants[tool] as number) + by;
-    if (side >= 0) wants[this.sides + side] = (wants[this.sides + side] as number) + by;
-    if (power >= 0) wants[this.powers + power] = (wants[this.powers + power] as number) + by;
-  }
-
-  /** Whether one of the groups of a move is done; one without groups waits for none. */
-  private grouped(i: number, done: Uint8Array): boolean {
-    const groups = this.p.groups[i] as number[][];
-    return groups.length === 0 || groups.some((g) => g.every((k) => this.p.done[k] || done[k] === 1));
   }
 
   /**
@@ -326,7 +220,7 @@ export class Walk {
     while (i !== undefined) {
       taken.push(i);
       freed.length = 0;
-      this.take(board, i, freed);
+      this.boards.take(board, i, freed);
       for (const k of freed) if (this.sweeps(k, setup)) insert(k > by ? round : after, k);
       if (round.length === 0) {
         round = after;
@@ -337,23 +231,5 @@ export class Walk {
     }
     this.budget.spend(board.free.length + taken.length);
     return taken;
-  }
-
-  /** What must still be paid beside the moves: each tool, side and power that is not at hand, once. */
-  private changes(wants: Int16Array, setup: Setup): { changes: number; wanted: number } {
-    const { p } = this;
-    let tools = 0;
-    let sides = 0;
-    let powers = 0;
-    for (let k = 0; k < wants.length; k++) {
-      if (wants[k] === 0) continue;
-      if (k < this.sides) tools += k === setup.tool ? 0 : 1;
-      else if (k < this.powers) sides += k - this.sides === setup.side ? 0 : 1;
-      else powers += k - this.powers === setup.power ? 0 : 1;
-    }
-    return {
-      changes: tools * p.toolMinutes + sides * p.leastFlip + powers * p.powerMinutes,
-      wanted: tools + sides + powers,
-    };
   }
 }
