@@ -237,7 +237,7 @@ test('what the server refuses is given back with its words, and what is longer t
   await note.fill('smells of salt');
   await page.keyboard.press('Enter');
   await expect(page.getByText('An entry was taken back: it is not liked')).toBeVisible();
-  await expect(page.getByText('It said: smells of salt')).toBeVisible();
+  await expect(page.getByText('It said: Note: smells of salt')).toBeVisible();
 });
 
 test('two windows on one job stay in step, and the one that is behind is told', async ({

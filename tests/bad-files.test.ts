@@ -23,6 +23,7 @@ import { mapAsJson, mapAsZip, readMapFile } from '../src/server/map-file';
 import { folderStore } from '../src/server/photo-store';
 import { keepPhoto } from '../src/server/photos';
 import { postEvents } from '../src/server/post-events';
+import { note, pictured, undo } from './fixtures/entries';
 
 let mulch: Running;
 /** A request whose headers are begun and never ended, from before the first test on. */
@@ -145,13 +146,6 @@ describe('a map file', () => {
 describe('a job file', () => {
   const folder = mkdtempSync(path.join(tmpdir(), 'mulch-files-'));
   afterAll(() => rmSync(folder, { recursive: true, force: true }));
-  const note = (text: string): JobEvent => ({
-    id: ulid(),
-    at: '2026-11-25T10:00:00.000Z',
-    by: 'Ines',
-    type: 'note.added',
-    text,
-  });
   const opened: JobEvent = {
     id: ulid(),
     at: '2026-11-25T10:00:00.000Z',
@@ -188,30 +182,26 @@ describe('a job file', () => {
     const db = await openDatabase({ folder: path.join(folder, 'altered'), migrations: 'drizzle' });
     const store = folderStore(path.join(folder, 'altered/photos'));
     const first = note('one');
-    const undo = (event: string): JobEvent => ({ ...note(''), type: 'undone', event }) as JobEvent;
-    const { text: _, ...bare } = undo(first.id) as JobEvent & { text?: string };
-    const back = bare as JobEvent;
-    const undoOf = (event: string) => ({ ...back, id: ulid(), event }) as JobEvent;
     const refusal = (events: JobEvent[]) =>
       importJob(db, store, fileOf(events)).then(
         () => '',
         (e: { path?: string; detail?: string }) => `${e.path}: ${e.detail}`,
       );
     try {
-      expect(await refusal([opened, first, undoOf(ulid())])).toBe(
+      expect(await refusal([opened, first, undo(ulid())])).toBe(
         '/events/2/event: there is no such entry before it to undo',
       );
-      expect(await refusal([opened, undoOf(first.id), first])).toContain('/events/1/event');
-      expect(await refusal([opened, first, undoOf(first.id), undoOf(first.id)])).toBe(
+      expect(await refusal([opened, undo(first.id), first])).toContain('/events/1/event');
+      expect(await refusal([opened, first, undo(first.id), undo(first.id)])).toBe(
         '/events/3/event: that entry is undone already',
       );
-      expect(await refusal([opened, undoOf(opened.id)])).toContain('un-opened');
+      expect(await refusal([opened, undo(opened.id)])).toContain('un-opened');
       expect(await refusal([opened, first, first])).toBe('/events/2/id: that entry is there twice');
       expect(await refusal([opened, { ...first, at: 'yesterday' }])).toContain('/events/1/at');
       // What can be done here, undo, redo and undo again, is taken; each is judged here in the same way.
-      const u = undoOf(first.id);
-      const redo = undoOf(u.id);
-      const story = [opened, first, u, redo, undoOf(first.id)];
+      const u = undo(first.id);
+      const redo = undo(u.id);
+      const story = [opened, first, u, redo, undo(first.id)];
       expect(await refusal(story)).toBe('');
       let record: Parameters<typeof judge>[0] = null;
       for (const e of story) record = judge(record, e);
@@ -245,18 +235,10 @@ describe('a job file', () => {
         .jpeg()
         .toBuffer();
       const kept = await keepPhoto(a, from, picture, new Date());
-      await postEvents(
-        a,
-        id,
-        [{ ...note(''), type: 'photo.added', caption: 'x', ...kept } as JobEvent].map(({ ...e }) => {
-          delete (e as { text?: string }).text;
-          return e;
-        }),
-        0,
-      );
-      const pictured = await exportJob(a, from, id, new Date());
-      expect(pictured.photos).toHaveLength(1);
-      await expect(importJob(b, to, pictured)).rejects.toMatchObject({ status: 409 });
+      await postEvents(a, id, [pictured(kept)], 0);
+      const withPicture = await exportJob(a, from, id, new Date());
+      expect(withPicture.photos).toHaveLength(1);
+      await expect(importJob(b, to, withPicture)).rejects.toMatchObject({ status: 409 });
       expect(readdirSync(there)).not.toContain('photos');
     } finally {
       await a.settle();

@@ -7,6 +7,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Running, startMulch } from '../e2e/mulch';
 import { type JobEvent, ledgerOf } from '../src/core/job';
 import { trace } from '../src/core/trace';
+import { note } from './fixtures/entries';
 
 let mulch: Running;
 beforeAll(async () => {
@@ -22,13 +23,6 @@ const post = (p: string, body: unknown, headers: Record<string, string> = {}) =>
     body: typeof body === 'string' ? body : JSON.stringify(body),
   });
 const jobs = async () => (await (await fetch(at('/api/jobs'))).json()) as { id: string; tag: string }[];
-const note = (text: string): JobEvent => ({
-  id: ulid(),
-  at: new Date().toISOString(),
-  by: 'Ines',
-  type: 'note.added',
-  text,
-});
 
 describe('promises of the process', () => {
   it('what was acknowledged survives kill -9, every time', async () => {

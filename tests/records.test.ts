@@ -13,6 +13,7 @@ import { seedDemo } from '../src/demo/seed';
 import { postEvents } from '../src/server/post-events';
 import { readJob } from '../src/server/read-job';
 import { recordsOf } from '../src/server/records';
+import { note, undo } from './fixtures/entries';
 
 const UNITS = DEMO_UNITS.map(() => ulid());
 let folder = '';
@@ -28,20 +29,6 @@ afterEach(() => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-const note = (text: string): JobEvent => ({
-  id: ulid(),
-  at: '2026-11-25T15:00:00.000Z',
-  by: 'Ines',
-  type: 'note.added',
-  text,
-});
-const undo = (event: string): JobEvent => ({
-  id: ulid(),
-  at: '2026-11-25T15:00:00.000Z',
-  by: 'Ines',
-  type: 'undone',
-  event,
-});
 const first = async () => (await summariesOf(db.read, false))[0]?.id ?? '';
 const recordOf = async (job: string) => {
   const record = await recordsOf(db).of(db.read, job);

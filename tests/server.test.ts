@@ -20,6 +20,7 @@ import { keepPhoto } from '../src/server/photos';
 import { postEvents } from '../src/server/post-events';
 import { Problem } from '../src/server/problem';
 import { saveUnit } from '../src/server/save-unit';
+import { note } from './fixtures/entries';
 
 let folder = '';
 let db: Database;
@@ -44,13 +45,6 @@ const problem = async (p: Promise<unknown>): Promise<Problem> => {
   if (error instanceof Problem) return error;
   throw new Error(`expected a problem, got ${String(error)}`);
 };
-const note = (text: string): JobEvent => ({
-  id: ulid(),
-  at: new Date().toISOString(),
-  by: 'Ines',
-  type: 'note.added',
-  text,
-});
 const job = async (tag = 'SP-109') => (await allSummaries(db.read)).find((s) => s.tag === tag)?.id ?? '';
 
 describe('demo', () => {

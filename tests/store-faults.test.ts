@@ -25,6 +25,7 @@ import { answering } from '../src/server/answer';
 import { folderStore } from '../src/server/photo-store';
 import { keepPhoto } from '../src/server/photos';
 import { postEvents } from '../src/server/post-events';
+import { note } from './fixtures/entries';
 
 const folders: string[] = [];
 const folder = () => {
@@ -43,13 +44,6 @@ afterEach(async () => {
   for (const f of folders.splice(0)) rmSync(f, { recursive: true, force: true });
 });
 
-const note = (text: string): JobEvent => ({
-  id: ulid(),
-  at: new Date().toISOString(),
-  by: 'Ines',
-  type: 'note.added',
-  text,
-});
 const open = (data: string) => openDatabase({ folder: data, migrations: 'drizzle' });
 const jobsOf = async (mulch: Running) =>
   (await (await fetch(`${mulch.url}/api/jobs`)).json()) as { id: string; tag: string }[];

@@ -29,6 +29,8 @@ class FakeServer {
   posts = 0;
   /** answers every post with this instead */
   down: { status: number; detail: string } | null = null;
+  /** whether it says which entry it refuses */
+  says = true;
   /** refuses a batch as a schema does: by the place of the entry in it */
   schema: ((e: JobEvent) => string | null) | null = null;
 
@@ -46,7 +48,11 @@ class FakeServer {
     const { events, after } = JSON.parse(String(init.body)) as { events: JobEvent[]; after: number };
     for (const [i, e] of events.entries()) {
       const detail = this.schema?.(e);
-      if (detail) return Response.json({ status: 400, detail, path: `/events/${i}/text` }, { status: 400 });
+      if (detail)
+        return Response.json(
+          { status: 400, detail, ...(this.says ? { path: `/events/${i}/text` } : {}) },
+          { status: 400 },
+        );
     }
     for (const e of events) {
       const reason = this.refuse?.(e);
@@ -121,11 +127,11 @@ describe('the story in the browser', () => {
     server.refuse = (e) => (e.type === 'note.added' && e.text === 'two' ? 'somebody was quicker' : null);
     for (const t of ['one', 'two', 'three']) note(store, t);
     await settle();
-    expect(store.get().turnedBack).toEqual({ reason: 'somebody was quicker', text: 'two' });
+    expect(store.get().turnedBack).toMatchObject([{ reason: 'somebody was quicker', said: 'Note: two' }]);
     expect(notes(store)).toEqual(['one', 'three']);
     expect(server.events).toHaveLength(3);
     store.dismiss();
-    expect(store.get().turnedBack).toBeNull();
+    expect(store.get().turnedBack).toEqual([]);
   });
 
   it('undoes and redoes through entries of its own', async () => {
@@ -166,7 +172,7 @@ describe('the story in the browser', () => {
     expect(store.get()).toMatchObject({
       unsent: 0,
       trouble: null,
-      turnedBack: { reason: 'at most 5 characters', text: 'far too long' },
+      turnedBack: [{ reason: 'at most 5 characters', said: 'Note: far too long' }],
     });
     expect(server.events).toHaveLength(3);
   });
@@ -178,6 +184,31 @@ describe('the story in the browser', () => {
       path: '/text',
     });
     expect(note(store, 'x'.repeat(4000))).toBeNull();
+  });
+
+  it('finds by itself which of many is refused where the server does not say, and gives every one back', async () => {
+    const store = new JobStore(JOB, [opened]);
+    server.away = true;
+    for (const t of ['a', 'too much', 'b', 'c', 'over it', 'd']) note(store, t);
+    await settle();
+    server.away = false;
+    server.schema = (e) => (e.type === 'note.added' && e.text.length > 2 ? 'too long' : null);
+    server.says = false;
+    await vi.advanceTimersByTimeAsync(25_000);
+    expect(notes(store)).toEqual(['a', 'b', 'c', 'd']);
+    expect(store.get().turnedBack.map((t) => t.said)).toEqual(['Note: too much', 'Note: over it']);
+    expect(store.get()).toMatchObject({ unsent: 0, trouble: null });
+  });
+
+  it('gives no entry up for what is not about it', async () => {
+    const store = new JobStore(JOB, [opened]);
+    server.down = { status: 403, detail: 'writes are taken from this Mulch only' };
+    note(store, 'one');
+    await settle();
+    expect(store.get()).toMatchObject({ unsent: 1, turnedBack: [], trouble: { kind: 'server' } });
+    server.down = null;
+    await vi.advanceTimersByTimeAsync(25_000);
+    expect(store.get()).toMatchObject({ unsent: 0, trouble: null });
   });
 
   it('a fault of the server is not called a lost connection, and is tried again', async () => {

@@ -55,7 +55,10 @@ async function copyDatabase(from: string, to: string) {
  */
 export async function makeBackup(data: string, to: string, now: Date): Promise<Made> {
   const database = path.join(data, 'mulch.db');
-  if (!existsSync(database)) throw new Refusal(`there is no Mulch in ${data}: no mulch.db`);
+  if (!existsSync(database))
+    throw new Refusal(
+      `there is no Mulch in ${data}: no mulch.db. MULCH_DATA names its folder; that of the demo is data/demo`,
+    );
   const inFolder = to.endsWith(path.sep) || (existsSync(to) && statSync(to).isDirectory());
   const file = path.resolve(inFolder ? path.join(to, nameFor(now)) : to);
   if (existsSync(file)) throw new Refusal(`${file} is there already: name another file`);

@@ -20,12 +20,13 @@ export async function backupsIn(folder: string): Promise<Backup[]> {
   const list = await Promise.all(
     names
       .filter((n) => OURS.test(n))
-      .map(async (name) => {
-        const { size, mtime } = await stat(path.join(folder, name));
-        return { name, bytes: size, at: mtime.toISOString() };
+      .map(async (name): Promise<Backup[]> => {
+        // One that is taken away just now is not there.
+        const found = await stat(path.join(folder, name)).catch(() => null);
+        return found ? [{ name, bytes: found.size, at: found.mtime.toISOString() }] : [];
       }),
   );
-  return list.sort((a, b) => b.name.localeCompare(a.name));
+  return list.flat().sort((a, b) => b.name.localeCompare(a.name));
 }
 
 /**

@@ -100,7 +100,6 @@ export class Workshop {
    * Compares a database with what is known of it; before its tables are brought up to date, so that
    * an empty one is not taken for a new workshop.
    *
-   * @returns whether the last one who had it stopped properly
    * @throws StoreFault when it lacks something, is another's, or is damaged
    */
   static async check(folder: string, client: Client): Promise<void> {

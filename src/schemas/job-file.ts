@@ -8,7 +8,7 @@ export const JobFileSchema = Type.Object(
     version: Type.Literal(1),
     exportedAt: Moment,
     job: Ulid,
-    events: Type.Array(JobEventSchema, { minItems: 1, maxItems: 200_000 }),
+    events: Type.Array(JobEventSchema, { minItems: 1, maxItems: 50_000 }),
     /** its pictures, in base 64 */
     photos: Type.Optional(
       Type.Array(

@@ -1,13 +1,14 @@
 import { isDeepStrictEqual } from 'node:util';
-import { demandWhole, fold, type JobEvent, summarise } from '../core/job';
+import { fold, type JobEvent } from '../core/job';
 import { Refusal } from '../core/refusal';
 import type { Database, Handle } from '../data/database';
 import { appendEvents, eventsById, eventsOf, insertJob, saveSummary } from '../data/jobs';
 import type { JobFile } from '../schemas/job-file';
 import type { PhotoStore } from './photo-store';
 import { checkPhotos } from './photos';
-import { Problem } from './problem';
+import { Problem, refused } from './problem';
 import { readJob } from './read-job';
+import { beside } from './threads/beside';
 
 /** A whole job as a file. */
 export async function exportJob(db: Database, store: PhotoStore, job: string, now: Date): Promise<JobFile> {
@@ -73,15 +74,10 @@ export async function importJob(
   file: JobFile,
 ): Promise<{ id: string; tag: string; added: number }> {
   const { events, job } = file;
-  let state: ReturnType<typeof fold>['state'];
-  try {
-    demandWhole(events);
-    state = fold(events).state;
-  } catch (error) {
-    if (error instanceof Refusal) throw new Problem(422, 'Refused', error.message, `/events${error.path}`);
-    throw error;
-  }
-  if (state.id !== job)
+  const summary = await beside('judgeStory')({ events }).catch((error) => {
+    throw error instanceof Refusal ? refused(error) : error;
+  });
+  if (summary.id !== job)
     throw new Problem(422, 'Refused', 'the file and its first event name different jobs', '/job');
   const keepPhotos = await checkPhotos(
     db,
@@ -94,11 +90,11 @@ export async function importJob(
   await keepPhotos();
   return db.write(async (tx) => {
     const { here, fresh } = await freshOf(tx, file);
-    if (here === 0) await insertJob(tx, summarise(state), events);
+    if (here === 0) await insertJob(tx, summary, events);
     else if (fresh.length) {
       await appendEvents(tx, job, here, fresh);
-      await saveSummary(tx, summarise(state));
+      await saveSummary(tx, summary);
     }
-    return { id: job, tag: state.tag, added: fresh.length };
+    return { id: job, tag: summary.tag, added: fresh.length };
   });
 }

@@ -9,6 +9,19 @@ const said = (e: BenchEvent, before: JobState) => {
   return kind.says(payload, before);
 };
 
+/**
+ * One entry in words, as the log would say it of this job.
+ *
+ * @param event any entry
+ * @param state the job it was meant for
+ * @returns its line
+ * @example inWords({ type: 'note.added', text: 'smells of salt', ... }, state) // 'Note: smells of salt'
+ */
+export function inWords(event: JobEvent, state: JobState): string {
+  if (event.type === 'job.opened') return `Opened as ${event.tag}`;
+  return event.type === 'undone' ? 'Undo' : said(event, state);
+}
+
 export interface HistoryLine {
   id: string;
   at: string;

@@ -5,7 +5,7 @@ export { designated, type FaceNow, facesNow, faceToShow, type PinTone } from './
 export { type FirstLook, firstLooksFound, firstLooksLeft } from './first-looks';
 export { handOverHeldBy } from './hand-over-rule';
 export { handHeldBy } from './hands-in';
-export { type HistoryLine, history, redoTarget, type StoryLine, story, undoTarget } from './history';
+export { type HistoryLine, history, inWords, redoTarget, type StoryLine, story, undoTarget } from './history';
 export { type IfAnswered, ifAnswered, sharing } from './if-answered';
 export { inUseWords, USES } from './in-use';
 export { heldBy } from './joint-of';

@@ -11,24 +11,24 @@ import type { JobEvent } from './event';
  * @example demandWhole([opened, note, { type: 'undone', event: note.id, ... }]) // passes
  */
 export function demandWhole(events: JobEvent[]): void {
-  const counts = new Map<string, boolean>();
-  const undoes = new Map<string, string>();
-  const set = (id: string, alive: boolean): void => {
-    counts.set(id, alive);
-    const target = undoes.get(id);
-    if (target !== undefined) set(target, !alive);
+  const there = new Set<string>();
+  /** which entry took this one back last; at most one that counts, since only what counts is taken back */
+  const undoer = new Map<string, string>();
+  const counts = (id: string): boolean => {
+    let alive = true;
+    for (let by = undoer.get(id); by !== undefined; by = undoer.get(by)) alive = !alive;
+    return alive;
   };
   for (const [i, e] of events.entries()) {
-    demand(!counts.has(e.id), 'that entry is there twice', `/${i}/id`);
+    demand(!there.has(e.id), 'that entry is there twice', `/${i}/id`);
     demand(Number.isFinite(Date.parse(e.at)), 'the time is not an ISO date', `/${i}/at`);
     demand(i === 0 || e.type !== 'job.opened', 'a job is opened once', `/${i}/type`);
     if (e.type === 'undone') {
-      const there = counts.get(e.event);
-      demand(there !== undefined, 'there is no such entry before it to undo', `/${i}/event`);
-      demand(there, 'that entry is undone already', `/${i}/event`);
+      demand(there.has(e.event), 'there is no such entry before it to undo', `/${i}/event`);
+      demand(counts(e.event), 'that entry is undone already', `/${i}/event`);
       demand(e.event !== events[0]?.id, 'a job cannot be un-opened', `/${i}/event`);
-      undoes.set(e.id, e.event);
+      undoer.set(e.event, e.id);
     }
-    set(e.id, true);
+    there.add(e.id);
   }
 }

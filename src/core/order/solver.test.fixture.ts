@@ -20,33 +20,49 @@ export interface Costs {
   power: number;
 }
 
-/**
- * The same question as a mixed-integer programme: which move stands at which place, which tool is in
- * the hand, which side is up and whether the power is on there, and where they change; of each choice of
- * groups one comes before; between two moves of a keep no other side is up.
- */
-export function programme(moves: Move[], costs: Costs, keep: Keep[] = []): string {
-  const places = moves.map((_, p) => p);
-  const cost: string[] = [];
-  const rows: string[] = [];
-  const binary: string[] = [];
-  const bin = (name: string) => {
-    if (!binary.includes(name)) binary.push(name);
+/** A mixed-integer programme as it is written down, with what stands at each step: tool, side, power. */
+class Programme {
+  readonly rows: string[] = [];
+  private readonly cost: string[] = [];
+  private readonly binary = new Set<string>();
+
+  constructor(
+    private readonly moves: Move[],
+    /** steps of the order, one after another */
+    readonly steps: number[],
+    /** what says that a move is done at a step */
+    private readonly mark: string,
+  ) {
+    moves.forEach((_, i) => {
+      this.rows.push(`${steps.map((p) => this.bin(this.at(i, p))).join(' + ')} = 1`);
+    });
+  }
+
+  bin(name: string): string {
+    this.binary.add(name);
     return name;
-  };
-  moves.forEach((_, i) => {
-    rows.push(`${places.map((p) => bin(`x${i}_${p}`)).join(' + ')} = 1`);
-  });
-  for (const p of places) rows.push(`${moves.map((_, i) => `x${i}_${p}`).join(' + ')} = 1`);
-  const setup = (names: string[], of: (m: Move) => string | null, mark: string, minutes: number) => {
-    for (const p of places) {
-      rows.push(`${['none', ...names].map((_, k) => bin(`${mark}${k}_${p}`)).join(' + ')} = 1`);
+  }
+
+  at = (i: number, step: number) => `${this.mark}${i}_${step}`;
+
+  index = (id: string) => this.moves.findIndex((m) => m.id === id);
+
+  /** One setup at each step, as the moves done there want it; a change costs its minutes, the first one too. */
+  setups(costs: Costs): void {
+    this.setup(TOOLS, (m) => m.tool, 't', costs.tool);
+    this.setup(SIDES, (m) => m.sideUp, 's', costs.flip);
+    this.setup(POWERS, (m) => m.power ?? null, 'w', costs.power);
+  }
+
+  private setup(names: readonly string[], of: (m: Move) => string | null, mark: string, minutes: number) {
+    const { rows } = this;
+    for (const p of this.steps) {
+      rows.push(`${['none', ...names].map((_, k) => this.bin(`${mark}${k}_${p}`)).join(' + ')} = 1`);
       names.forEach((name, k) => {
-        moves.forEach((m, i) => {
-          if (of(m) === name) rows.push(`${mark}${k + 1}_${p} - x${i}_${p} >= 0`);
+        this.moves.forEach((m, i) => {
+          if (of(m) === name) rows.push(`${mark}${k + 1}_${p} - ${this.at(i, p)} >= 0`);
         });
-        // A setup that was not there at the place before costs a change; at the first place, always.
-        cost.push(`${minutes} ${bin(`c${mark}${k + 1}_${p}`)}`);
+        this.cost.push(`${minutes} ${this.bin(`c${mark}${k + 1}_${p}`)}`);
         rows.push(
           p === 0
             ? `c${mark}${k + 1}_0 - ${mark}${k + 1}_0 >= 0`
@@ -55,33 +71,65 @@ export function programme(moves: Move[], costs: Costs, keep: Keep[] = []): strin
       });
       if (p > 0) rows.push(`${mark}0_${p - 1} - ${mark}0_${p} >= 0`);
     }
-  };
-  setup(TOOLS, (m) => m.tool, 't', costs.tool);
-  setup(SIDES, (m) => m.sideUp, 's', costs.flip);
-  setup([...POWERS], (m) => m.power ?? null, 'w', costs.power);
-  const at = (id: string) => moves.findIndex((m) => m.id === id);
-  const place = (i: number, sign: string) => places.map((p) => `${sign} ${p} x${i}_${p}`).join(' ');
+  }
+
+  /** Of each choice of groups one is taken: what it means is said of each move in it. */
+  choices(means: (i: number, before: number, chosen: string) => string[]): void {
+    this.moves.forEach((m, i) => {
+      const groups = m.afterAny ?? [];
+      groups.forEach((group, k) => {
+        for (const a of group) this.rows.push(...means(i, this.index(a), this.bin(`g${i}_${k}`)));
+      });
+      if (groups.length) this.rows.push(`${groups.map((_, k) => `g${i}_${k}`).join(' + ')} = 1`);
+    });
+  }
+
+  /** From the step of its first move to that of its last no other side is up. */
+  keeps(keep: Keep[]): void {
+    for (const { from, until, sides } of keep)
+      SIDES.forEach((name, k) => {
+        if (sides.includes(name)) return;
+        for (const p of this.steps)
+          this.rows.push(
+            `s${k + 1}_${p} ${this.upTo(this.index(from), p)} ${this.upTo(this.index(until), p - 1, '-')} <= 1`,
+          );
+      });
+  }
+
+  /** Whether a move is done by a step. */
+  upTo(i: number, step: number, sign = '+'): string {
+    return this.steps
+      .filter((p) => p <= step)
+      .map((p) => `${sign} ${this.at(i, p)}`)
+      .join(' ');
+  }
+
+  text = () =>
+    `Minimize\n obj: ${this.cost.join(' + ')}\nSubject To\n${this.rows.map((r, k) => ` r${k}: ${r}`).join('\n')}\nBinary\n ${[...this.binary].join(' ')}\nEnd\n`;
+}
+
+/**
+ * The same question as a mixed-integer programme: which move stands at which place, which tool is in
+ * the hand, which side is up and whether the power is on there, and where they change; of each choice of
+ * groups one comes before; between two moves of a keep no other side is up.
+ */
+export function programme(moves: Move[], costs: Costs, keep: Keep[] = []): string {
+  const p = new Programme(
+    moves,
+    moves.map((_, k) => k),
+    'x',
+  );
+  for (const k of p.steps) p.rows.push(`${moves.map((_, i) => p.at(i, k)).join(' + ')} = 1`);
+  p.setups(costs);
+  const place = (i: number, sign: string) => p.steps.map((k) => `${sign} ${k} ${p.at(i, k)}`).join(' ');
   moves.forEach((m, i) => {
-    for (const a of m.after) rows.push(`${place(i, '+')} ${place(at(a), '-')} >= 1`);
-    (m.afterAny ?? []).forEach((group, k) => {
-      for (const a of group)
-        rows.push(
-          `${place(i, '+')} ${place(at(a), '-')} - ${moves.length + 1} ${bin(`g${i}_${k}`)} >= ${-moves.length}`,
-        );
-    });
-    if (m.afterAny?.length) rows.push(`${m.afterAny.map((_, k) => bin(`g${i}_${k}`)).join(' + ')} = 1`);
+    for (const a of m.after) p.rows.push(`${place(i, '+')} ${place(p.index(a), '-')} >= 1`);
   });
-  // From the place of its first move to that of its last no other side is up.
-  for (const { from, until, sides } of keep)
-    SIDES.forEach((name, k) => {
-      if (sides.includes(name)) return;
-      for (const p of places) {
-        const begun = places.filter((q) => q <= p).map((q) => `+ x${at(from)}_${q}`);
-        const over = places.filter((q) => q < p).map((q) => `- x${at(until)}_${q}`);
-        rows.push(`s${k + 1}_${p} ${begun.join(' ')} ${over.join(' ')} <= 1`);
-      }
-    });
-  return `Minimize\n obj: ${cost.join(' + ')}\nSubject To\n${rows.map((r, k) => ` r${k}: ${r}`).join('\n')}\nBinary\n ${binary.join(' ')}\nEnd\n`;
+  p.choices((i, before, chosen) => [
+    `${place(i, '+')} ${place(before, '-')} - ${moves.length + 1} ${chosen} >= ${-moves.length}`,
+  ]);
+  p.keeps(keep);
+  return p.text();
 }
 
 /**
@@ -91,58 +139,21 @@ export function programme(moves: Move[], costs: Costs, keep: Keep[] = []): strin
  * @param stages as many as may be needed: changes of setup in some order, and one
  */
 export function stagedProgramme(moves: Move[], costs: Costs, keep: Keep[], stages: number): string {
-  const all = Array.from({ length: stages }, (_, k) => k);
-  const cost: string[] = [];
-  const rows: string[] = [];
-  const binary = new Set<string>();
-  const bin = (name: string) => {
-    binary.add(name);
-    return name;
-  };
-  const at = (id: string) => moves.findIndex((m) => m.id === id);
-  const until = (i: number, stage: number, sign = '+') =>
-    all
-      .filter((k) => k <= stage)
-      .map((k) => `${sign} y${i}_${k}`)
-      .join(' ');
-  moves.forEach((_, i) => {
-    rows.push(`${all.map((k) => bin(`y${i}_${k}`)).join(' + ')} = 1`);
-  });
-  const setup = (names: readonly string[], of: (m: Move) => string | null, mark: string, minutes: number) => {
-    for (const k of all) {
-      rows.push(`${['none', ...names].map((_, x) => bin(`${mark}${x}_${k}`)).join(' + ')} = 1`);
-      names.forEach((name, x) => {
-        moves.forEach((m, i) => {
-          if (of(m) === name) rows.push(`${mark}${x + 1}_${k} - y${i}_${k} >= 0`);
-        });
-        cost.push(`${minutes} ${bin(`c${mark}${x + 1}_${k}`)}`);
-        rows.push(
-          k === 0
-            ? `c${mark}${x + 1}_0 - ${mark}${x + 1}_0 >= 0`
-            : `c${mark}${x + 1}_${k} - ${mark}${x + 1}_${k} + ${mark}${x + 1}_${k - 1} >= 0`,
-        );
-      });
-      if (k > 0) rows.push(`${mark}0_${k - 1} - ${mark}0_${k} >= 0`);
-    }
-  };
-  setup(TOOLS, (m) => m.tool, 't', costs.tool);
-  setup(SIDES, (m) => m.sideUp, 's', costs.flip);
-  setup(POWERS, (m) => m.power ?? null, 'w', costs.power);
+  const p = new Programme(
+    moves,
+    Array.from({ length: stages }, (_, k) => k),
+    'y',
+  );
+  p.setups(costs);
   moves.forEach((m, i) => {
-    for (const a of m.after) for (const k of all) rows.push(`${until(at(a), k)} ${until(i, k, '-')} >= 0`);
-    (m.afterAny ?? []).forEach((group, x) => {
-      for (const a of group)
-        for (const k of all) rows.push(`${until(at(a), k)} ${until(i, k, '-')} - ${bin(`g${i}_${x}`)} >= -1`);
-    });
-    if (m.afterAny?.length) rows.push(`${m.afterAny.map((_, x) => bin(`g${i}_${x}`)).join(' + ')} = 1`);
+    for (const a of m.after)
+      for (const k of p.steps) p.rows.push(`${p.upTo(p.index(a), k)} ${p.upTo(i, k, '-')} >= 0`);
   });
-  for (const { from, until: end, sides } of keep)
-    SIDES.forEach((name, x) => {
-      if (sides.includes(name)) return;
-      for (const k of all)
-        rows.push(`s${x + 1}_${k} ${until(at(from), k)} ${until(at(end), k - 1, '-')} <= 1`);
-    });
-  return `Minimize\n obj: ${cost.join(' + ')}\nSubject To\n${rows.map((r, k) => ` r${k}: ${r}`).join('\n')}\nBinary\n ${[...binary].join(' ')}\nEnd\n`;
+  p.choices((i, before, chosen) =>
+    p.steps.map((k) => `${p.upTo(before, k)} ${p.upTo(i, k, '-')} - ${chosen} >= -1`),
+  );
+  p.keeps(keep);
+  return p.text();
 }
 
 /** A random unit with tools, sides, power, groups to choose from and, now and then, a side to keep. */

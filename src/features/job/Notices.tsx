@@ -49,12 +49,12 @@ export function Notices({
     : `${entries(unsent)} ${isAre} kept here and sent ${trouble?.kind === 'server' ? 'again by itself' : 'when it is back'}`;
   return (
     <div aria-live="polite" className="no-print">
-      {turnedBack && (
-        <Notice alert act={read}>
-          An entry was taken back: {turnedBack.reason}
-          {turnedBack.text && <span className="block note">It said: {turnedBack.text}</span>}
+      {turnedBack.map(({ id, reason, said }) => (
+        <Notice key={id} alert act={read}>
+          An entry was taken back: {reason}
+          <span className="block note">It said: {said}</span>
         </Notice>
-      )}
+      ))}
       {sentAgain > 0 && (
         <Notice alert act={read}>
           The server has gone back to an older copy and lacked {entries(sentAgain)} of this job. They are

@@ -2,6 +2,7 @@ import { ulid } from 'ulid';
 import {
   type EventType,
   fold,
+  inWords,
   type JobEvent,
   type JobRecord,
   judge,
@@ -22,8 +23,8 @@ export interface Snapshot {
   unsent: number;
   /** why the last attempt to send failed */
   trouble: Trouble | null;
-  /** an entry the server refused after it had been shown: what it said, and why */
-  turnedBack: { reason: string; text: string } | null;
+  /** entries that were refused after they had been shown: what each said, and why; until they are read */
+  turnedBack: { id: string; reason: string; said: string }[];
   /** this browser keeps nothing that is not sent */
   keepsNothing: boolean;
   /** entries that the server had and has no more, which are sent to it again */
@@ -65,13 +66,8 @@ const soon = <T>(work: Promise<T>): Promise<T> =>
     }),
   ]);
 
-/** What somebody wrote into an entry, so that it can be written again. */
-function wordsOf(event: JobEvent): string {
-  const { id, at, by, type, ...payload } = event;
-  return Object.values(payload)
-    .filter((v): v is string => typeof v === 'string')
-    .join(', ');
-}
+/** Answers that are about an entry; all others are about the way to the server, or the server. */
+const ABOUT_ENTRIES = new Set([400, 409, 413, 422]);
 
 /**
  * The story of one job in the browser: judged here at once, kept in the outbox, sent when it can be.
@@ -85,6 +81,8 @@ export class JobStore {
   private sending = false;
   private again = false;
   private failures = 0;
+  /** entries sent at once now */
+  private most = BATCH;
   /** entries put into the outbox one after another, so that they keep their order */
   private boxed: Promise<void> = Promise.resolve();
   private channel: BroadcastChannel | undefined;
@@ -99,7 +97,7 @@ export class JobStore {
       record: fold(events),
       unsent: 0,
       trouble: null,
-      turnedBack: null,
+      turnedBack: [],
       keepsNothing: false,
       sentAgain: 0,
     };
@@ -174,8 +172,8 @@ export class JobStore {
       : { reason: 'There is nothing to redo', path: '' };
   }
 
-  /** Puts the notice about a refused entry away. */
-  dismiss = () => this.set({ turnedBack: null, sentAgain: 0 });
+  /** Puts the notices that were read away. */
+  dismiss = () => this.set({ turnedBack: [], sentAgain: 0 });
 
   /** What waits, to be saved as a file where the server does not take it. */
   waiting = (): JobEvent[] => [...this.pending];
@@ -187,7 +185,10 @@ export class JobStore {
       this.set({ record, unsent: this.pending.length });
       this.boxed = this.boxed
         .then(() => soon(outbox.put(this.job, event)))
-        .catch(() => this.set({ keepsNothing: true }));
+        .then(
+          () => this.keeps(true),
+          () => this.keeps(false),
+        );
       void this.boxed.then(() => this.flush());
       return null;
     } catch (error) {
@@ -201,9 +202,14 @@ export class JobStore {
     for (const l of this.listeners) l();
   }
 
+  /** Whether the browser keeps what waits. */
+  private keeps(yes: boolean) {
+    if (this.snapshot.keepsNothing === yes) this.set({ keepsNothing: !yes });
+  }
+
   private async restore() {
     const left = await soon(outbox.of(this.job)).catch(() => {
-      this.set({ keepsNothing: true });
+      this.keeps(false);
       return [];
     });
     const known = new Set([...this.server, ...this.pending].map((e) => e.id));
@@ -223,14 +229,14 @@ export class JobStore {
   private rebuild() {
     let record = fold(this.server);
     const kept: JobEvent[] = [];
-    let turnedBack = this.snapshot.turnedBack;
+    const turnedBack = [...this.snapshot.turnedBack];
     for (const event of this.pending) {
       try {
         record = judge(record, event);
         kept.push(event);
       } catch (error) {
         if (!(error instanceof Refusal)) throw error;
-        turnedBack = { reason: error.message, text: wordsOf(event) };
+        turnedBack.push({ id: event.id, reason: error.message, said: inWords(event, record.state) });
         void outbox.drop([event.id]).catch(() => {});
       }
     }
@@ -282,11 +288,12 @@ export class JobStore {
     if (this.pending.length === 0) return;
     this.sending = true;
     clearTimeout(this.timer);
-    const batch = this.pending.slice(0, BATCH);
+    const batch = this.pending.slice(0, this.most);
     try {
       const res = await this.post(batch);
       if (res.ok) {
         this.failures = 0;
+        this.most = BATCH;
         const told = (await res.json()) as Told;
         const behind = told.seq < this.server.length + batch.length;
         this.absorb(told.events);
@@ -336,13 +343,19 @@ export class JobStore {
     const culprit =
       batch.find((e) => e.id === problem?.event) ??
       (at === undefined ? undefined : batch[Number(at)]) ??
-      (res.status < 500 && batch.length === 1 ? batch[0] : undefined);
-    if (!culprit) return this.later({ kind: 'server', reason });
+      (batch.length === 1 ? batch[0] : undefined);
+    if (!ABOUT_ENTRIES.has(res.status)) return this.later({ kind: 'server', reason });
+    if (!culprit) {
+      // Which of them it was is not said: fewer at once, until it is one.
+      this.most = batch.length >> 1;
+      return this.set({ trouble: null });
+    }
     this.pending = this.pending.filter((e) => e.id !== culprit.id);
     await outbox.drop([culprit.id]).catch(() => {});
     const missed = await fetch(`/api/jobs/${this.job}/events?after=${this.server.length}`);
     if (missed.ok) this.server = [...this.server, ...((await missed.json()) as Told).events];
-    this.set({ trouble: null, turnedBack: { reason, text: wordsOf(culprit) } });
+    const said = inWords(culprit, this.snapshot.record.state);
+    this.set({ trouble: null, turnedBack: [...this.snapshot.turnedBack, { id: culprit.id, reason, said }] });
     this.rebuild();
   }
 

@@ -5,6 +5,7 @@ import { trace } from '../../core/trace';
 import { JobFileSchema } from '../../schemas/job-file';
 import { checkJson, textOf } from '../body';
 import { guardOf } from '../guard';
+import { judgeStory } from '../judge-story';
 import { readMapFile } from '../map-file';
 
 /** What may take its time, and so is never worked out where requests are answered. */
@@ -14,6 +15,7 @@ export const HEAVY = {
   trace,
   readMap: ({ bytes, called }: { bytes: Uint8Array; called: string }) => readMapFile(bytes, called),
   readJobFile: ({ bytes }: { bytes: Uint8Array }) => checkJson(textOf(bytes), guardOf(JobFileSchema)),
+  judgeStory,
   backup: ({ data, to, now }: { data: string; to: string; now: Date }) => makeBackup(data, to, now),
 };
 export type HeavyName = keyof typeof HEAVY;
