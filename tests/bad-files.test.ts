@@ -7,7 +7,7 @@ import sharp from 'sharp';
 import { ulid } from 'ulid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { type Running, startMulch } from '../e2e/mulch';
-import { type JobEvent, judge } from '../src/core/job';
+import { demandWhole, fold, type JobEvent, judge } from '../src/core/job';
 import { FORMULA, meant } from '../src/core/map-file';
 import type { UnitMap } from '../src/core/unit';
 import { openDatabase } from '../src/data/database';
@@ -217,6 +217,20 @@ describe('a job file', () => {
       await db.settle();
     }
   });
+
+  it('whose every entry undoes the one before is judged like any other', () => {
+    const story = [opened, note('one')];
+    while (story.length < 20_000) story.push(undo((story.at(-1) as JobEvent).id));
+    // An even number of them: the last but one counts again, and so on down to the note.
+    expect(demandWhole(story)).toBeUndefined();
+    expect(fold(story).state.notes).toHaveLength(1);
+    const again = undo((story.at(-3) as JobEvent).id);
+    expect(why(() => demandWhole([...story, again]))).toBe('');
+    expect(why(() => demandWhole([...story, undo((story.at(-2) as JobEvent).id)]))).toContain(
+      'undone already',
+    );
+    expect(why(() => judge(fold(story), again))).toBe('');
+  }, 30_000);
 
   it('that is refused leaves no picture behind', async () => {
     const data = path.join(folder, 'here');

@@ -4,6 +4,7 @@ import type { TSchema } from '../schema/words';
 import type { JobEvent } from './event';
 import { apart, type BenchEvent, EVENT_KINDS } from './kinds';
 import { type JobOpened, open } from './kinds/job-opened';
+import { Standing } from './standing';
 import type { JobState } from './state';
 
 /** A job as it is kept: its events, and what they amount to. */
@@ -114,13 +115,7 @@ export function foldOn(record: JobRecord, more: JobEvent[]): JobRecord {
 }
 
 function undo(record: JobRecord, event: Extract<JobEvent, { type: 'undone' }>): JobRecord {
-  const target = record.events.find((e) => e.id === event.event);
-  demand(target, 'there is no such entry to undo', '/event');
-  demand(target.type !== 'job.opened', 'a job cannot be un-opened: hand it over as it was', '/event');
-  const wasGone = record.events.some(
-    (e) => e.type === 'undone' && e.event === target.id && counts(record.events, e.id),
-  );
-  demand(!wasGone, 'that entry is undone already', '/event');
+  new Standing(record.events).demandUndo(event);
   const events = [...record.events, event];
   try {
     return fold(events);
@@ -154,11 +149,6 @@ function correct(record: JobRecord, event: Extract<BenchEvent, { type: 'move.cor
     if (!(error instanceof Refusal)) throw error;
     throw new Refusal(`It cannot read so: a later entry needs it as it was (${error.message})`, '/text');
   }
-}
-
-/** Whether an `undone` entry itself still counts. */
-function counts(events: JobEvent[], id: string): boolean {
-  return !events.some((e) => e.type === 'undone' && e.event === id && counts(events, e.id));
 }
 
 /** What is too long or too large to be kept is said where it was typed. */
