@@ -67,7 +67,8 @@ export interface StoryLine extends HistoryLine {
  * @example story(events).filter((l) => l.undone).length
  */
 export function story(events: JobEvent[]): StoryLine[] {
-  const counting = new Map(history(events).map((l) => [l.id, l]));
+  // As they count: a move in the words of its last correction.
+  const counting = new Map(effective(events).map((e) => [e.id, e]));
   const text = new Map<string, string>();
   let state: JobState | null = null;
   return events.map((e) => {
@@ -82,8 +83,8 @@ export function story(events: JobEvent[]): StoryLine[] {
     }
     const counts = counting.get(e.id);
     const before = state;
-    if (counts) state = e.type === 'job.opened' ? open(e) : step(before as JobState, e);
-    const words = counts?.text ?? (e.type === 'job.opened' || !before ? e.type : said(e, before));
+    if (counts) state = counts.type === 'job.opened' ? open(counts) : step(before as JobState, counts);
+    const words = inWords(counts ?? e, before ?? (state as JobState));
     text.set(e.id, words);
     return { ...line, text: words, undone: !counts, canUndo: Boolean(counts) && e.type !== 'job.opened' };
   });
