@@ -43,6 +43,7 @@ for (const [width, height] of [
         // What is still being reckoned comes first: the page stands when it has stood for a while.
         let before = await places(page);
         await expect(async () => {
+          await expect(page.locator('[aria-busy=true]')).toHaveCount(0);
           const was = before;
           await page.waitForTimeout(400);
           before = await places(page);

@@ -56,8 +56,10 @@ export async function verifyBackup(file: string): Promise<Verified> {
       const parser = new Parser({ strict: true, onReadEntry });
       const ended = new Promise<void>((done, fail) => {
         parser.once('end', done);
-        parser.once('error', fail);
+        // A damaged head may be told several times over, also when nobody is waiting for the end.
+        parser.on('error', fail);
       });
+      ended.catch(() => {});
       for await (const chunk of chunks)
         if (!parser.write(chunk)) await Promise.race([new Promise((r) => parser.once('drain', r)), ended]);
       parser.end();

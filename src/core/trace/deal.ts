@@ -48,6 +48,8 @@ export interface Dealt {
   ranks: Uint32Array;
   /** where each class begins, and the end */
   starts: Uint32Array;
+  /** chance of a fault in each class, 0 to 1, where every element stands in the order once */
+  mass: Float64Array;
 }
 
 /** Classes up to which dealing and merging beats a full sort. */
@@ -58,24 +60,36 @@ export const MOST_CLASSES = 8;
  *
  * @param ranked present order
  * @param t classes of the check
+ * @param ranks where the ranks are dealt to, one place to each; room of its own where nothing is given.
+ *   Who deals a thousand checks, one after the other, gives the same room each time
  * @returns ranks, class after class, each class still in order
  * @example deal(ranked, table).starts // [0, 3, 8]
  */
-export function deal(ranked: Ranked, t: AnswerTable): Dealt {
-  const { element } = ranked;
+export function deal(
+  ranked: Ranked,
+  t: AnswerTable,
+  ranks: Uint32Array = new Uint32Array(ranked.element.length),
+): Dealt {
+  const { element, mass } = ranked;
   const { classOf, classes, sizes } = t;
   const size = element.length;
-  const ranks = new Uint32Array(size);
   if (classes === 2 && size === classOf.length) {
     // The common case: inside the check or not.
     const cut = sizes[0] as number;
     let a = 0;
     let b = cut;
+    let outside = 0;
+    let inside = 0;
     for (let i = 0; i < size; i++) {
-      if (classOf[element[i] as number] === 0) ranks[a++] = i;
-      else ranks[b++] = i;
+      if (classOf[element[i] as number] === 0) {
+        ranks[a++] = i;
+        outside += mass[i] as number;
+      } else {
+        ranks[b++] = i;
+        inside += mass[i] as number;
+      }
     }
-    return { ranked, ranks, starts: Uint32Array.of(0, cut, size) };
+    return { ranked, ranks, starts: Uint32Array.of(0, cut, size), mass: Float64Array.of(outside, inside) };
   }
   const starts = new Uint32Array(classes + 1);
   for (let i = 0; i < size; i++) {
@@ -84,32 +98,15 @@ export function deal(ranked: Ranked, t: AnswerTable): Dealt {
   }
   for (let k = 0; k < classes; k++) starts[k + 1] = (starts[k + 1] as number) + (starts[k] as number);
   const put = starts.slice();
+  const sums = new Float64Array(classes);
   for (let i = 0; i < size; i++) {
     const k = classOf[element[i] as number] as number;
     const at = put[k] as number;
     put[k] = at + 1;
     ranks[at] = i;
+    sums[k] = (sums[k] as number) + (mass[i] as number);
   }
-  return { ranked, ranks, starts };
-}
-
-/**
- * How much suspicion lies in each class.
- *
- * @param d dealt ranks, one to an element
- * @returns chance of a fault in each class, 0 to 1
- * @example massOf(deal(ranked, table))[0] // outside the check
- */
-export function massOf({ ranked, ranks, starts }: Dealt): Float64Array {
-  const { mass } = ranked;
-  const sums = new Float64Array(starts.length - 1);
-  for (let k = 0; k < sums.length; k++) {
-    let sum = 0;
-    const end = starts[k + 1] as number;
-    for (let i = starts[k] as number; i < end; i++) sum += mass[ranks[i] as number] as number;
-    sums[k] = sum;
-  }
-  return sums;
+  return { ranked, ranks, starts, mass: sums };
 }
 
 /** The class whose next block is worth most after the answer; the earlier block on a tie. */
@@ -192,19 +189,25 @@ function mergedTwo(d: Dealt, chance: Float64Array, all: number): number {
   let b = endA;
   let left = all;
   let sum = 0;
-  while (a < endA && b < endB) {
-    const ra = ranks[a] as number;
-    const rb = ranks[b] as number;
-    const wa = (worth[ra] as number) * ca;
-    const wb = (worth[rb] as number) * cb;
-    if (wa > wb || (wa === wb && (block[ra] as number) < (block[rb] as number))) {
-      sum += (minutes[ra] as number) * left;
-      left -= (mass[ra] as number) * ca;
-      a++;
-    } else {
-      sum += (minutes[rb] as number) * left;
-      left -= (mass[rb] as number) * cb;
-      b++;
+  if (a < endA && b < endB) {
+    let ra = ranks[a] as number;
+    let rb = ranks[b] as number;
+    let wa = (worth[ra] as number) * ca;
+    let wb = (worth[rb] as number) * cb;
+    for (;;) {
+      if (wa > wb || (wa === wb && (block[ra] as number) < (block[rb] as number))) {
+        sum += (minutes[ra] as number) * left;
+        left -= (mass[ra] as number) * ca;
+        if (++a === endA) break;
+        ra = ranks[a] as number;
+        wa = (worth[ra] as number) * ca;
+      } else {
+        sum += (minutes[rb] as number) * left;
+        left -= (mass[rb] as number) * cb;
+        if (++b === endB) break;
+        rb = ranks[b] as number;
+        wb = (worth[rb] as number) * cb;
+      }
     }
   }
   for (; a < endA; a++) {

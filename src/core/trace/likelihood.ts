@@ -1,5 +1,5 @@
 import { demand } from '../refusal';
-import type { Expect, TraceCheck, TraceElement } from './types';
+import type { Expect, TraceCheck } from './types';
 
 /** Sensitivity of a check that states none. Common practice, no source. */
 export const SENSITIVITY = 0.97;
@@ -27,29 +27,37 @@ export interface AnswerTable {
   two: Float64Array[];
 }
 
+/** The elements side by side, laid out once for all checks: a million exercised ids pass by them. */
+export interface Suspects {
+  ids: string[];
+  /** chance that a fault of each shows at all, 0 to 1 */
+  q: Float64Array;
+  /** the element of an id */
+  indexOf: Map<string, number>;
+}
+
 /**
  * Builds the table of answers: noisy OR for ok/bad, `P(bad|S) = 1 − (1−f)·Π(1 − s·q_e)`; for several
  * answers 1 where an answer points at a member of S, ε = 0.03 elsewhere, normalised.
  * Source: noisy OR, Pearl, Probabilistic Reasoning in Intelligent Systems, 1988 (from memory).
  *
  * @param check a checked check
- * @param elements all elements, for their q
- * @param indexOf element id to index
+ * @param suspects all elements
+ * @param classOf room for the class of each element, all zero
  * @param at path of the check, for a refusal
  * @throws Refusal naming an exercised element that is not known
  * @returns chances per answer and class, 0 to 1
- * @example answerTable(check, elements, indexOf).one[0] // chances of "bad" per class
+ * @example answerTable(check, suspects, new Uint16Array(9), '/checks/0').one[0] // chances of "bad" per class
  */
 export function answerTable(
   check: TraceCheck,
-  elements: TraceElement[],
-  indexOf: Map<string, number>,
-  at = '',
+  suspects: Suspects,
+  classOf: Uint16Array,
+  at: string,
 ): AnswerTable {
-  const classOf = new Uint16Array(elements.length);
   return check.outcomes
-    ? severalAnswers(check.outcomes, classOf, indexOf)
-    : twoAnswers(check, elements, classOf, indexOf, at);
+    ? severalAnswers(check.outcomes, classOf, suspects.indexOf)
+    : twoAnswers(check, suspects, classOf, at);
 }
 
 function sizesOf(classOf: Uint16Array, classes: number): Uint32Array {
@@ -61,9 +69,8 @@ function sizesOf(classOf: Uint16Array, classes: number): Uint32Array {
 
 function twoAnswers(
   check: TraceCheck,
-  elements: TraceElement[],
+  { ids, q: shows, indexOf }: Suspects,
   classOf: Uint16Array,
-  indexOf: Map<string, number>,
   at: string,
 ): AnswerTable {
   const s = check.sensitivity ?? SENSITIVITY;
@@ -71,49 +78,58 @@ function twoAnswers(
   const hidden = [1];
   const { exercises = [], provokes } = check;
   // How many elements each class has: all in the first, until one is met.
-  const sizes = [elements.length];
+  const sizes = [ids.length];
   let last = -1;
-  let x = 1;
+  let shown = 0;
   let k = 0;
   for (let m = 0; m < exercises.length; m++) {
     const id = exercises[m] as string;
     // Cones are written in the order of the map: most often the next id is the next element.
     const next = last + 1;
-    const i = elements[next]?.id === id ? next : (indexOf.get(id) ?? -1);
+    const i = ids[next] === id ? next : (indexOf.get(id) ?? -1);
     if (i < 0) demand(false, `element “${id}” is not known`, `${at}/exercises/${m}`);
     last = i;
-    const q = (elements[i] as TraceElement).q ?? 1;
-    const hides = 1 - s * (provokes ? (provokes[id] ?? q) : q);
-    if (hides !== x) {
-      x = hides;
-      k = hidden.indexOf(x);
+    const own = shows[i] as number;
+    const q = provokes ? (provokes[id] ?? own) : own;
+    if (q !== shown) {
+      shown = q;
+      const hides = 1 - s * q;
+      k = hidden.indexOf(hides);
       if (k < 0) {
-        k = hidden.push(x) - 1;
+        k = hidden.push(hides) - 1;
         sizes.push(0);
       }
     }
     const was = classOf[i] as number;
-    sizes[was] = (sizes[was] as number) - 1;
-    sizes[k] = (sizes[k] as number) + 1;
-    classOf[i] = k;
+    if (was !== k) {
+      sizes[was] = (sizes[was] as number) - 1;
+      sizes[k] = (sizes[k] as number) + 1;
+      classOf[i] = k;
+    }
   }
   const c = hidden.length;
-  const bad1 = Float64Array.from(hidden, (x) => 1 - (1 - f) * x);
+  const bad1 = new Float64Array(c);
+  const ok1 = new Float64Array(c);
   const bad2 = new Float64Array(c * c);
-  hidden.forEach((x, i) => {
-    hidden.forEach((y, j) => {
-      bad2[i * c + j] = 1 - (1 - f) * x * y;
-    });
-  });
-  const complement = (v: Float64Array) => v.map((x) => 1 - x);
+  const ok2 = new Float64Array(c * c);
+  for (let a = 0; a < c; a++) {
+    const hides = (1 - f) * (hidden[a] as number);
+    bad1[a] = 1 - hides;
+    ok1[a] = hides;
+    for (let b = 0; b < c; b++) {
+      const both = hides * (hidden[b] as number);
+      bad2[a * c + b] = 1 - both;
+      ok2[a * c + b] = both;
+    }
+  }
   return {
     answers: ['bad', 'ok'],
     classOf,
     classes: c,
     sizes: Uint32Array.from(sizes),
     none: Float64Array.of(f, 1 - f),
-    one: [bad1, complement(bad1)],
-    two: [bad2, complement(bad2)],
+    one: [bad1, ok1],
+    two: [bad2, ok2],
   };
 }
 

@@ -151,6 +151,14 @@ export function buildModel(request: TraceRequest): Model {
     const k = ids.findIndex((id) => !indexOf.has(id));
     if (k >= 0) demand(false, `element “${ids[k]}” is not known`, `${path}/${k}`);
   };
+  const suspects = {
+    ids: elements.map((e) => e.id),
+    q: Float64Array.from(elements, (e) => e.q ?? 1),
+    indexOf,
+  };
+  const n = elements.length;
+  // One room for all checks: a thousand small ones cost more than what is written into them.
+  const classes = new Uint16Array(n * checks.length);
   const tables = checks.map((c, i) => {
     const at = `/checks/${i}`;
     demand(c.minutes > 0, `minutes of check “${c.id}” must be over 0`, `${at}/minutes`);
@@ -167,12 +175,12 @@ export function buildModel(request: TraceRequest): Model {
         known(o.points, `${at}/outcomes/${k}/points`);
       });
     }
-    return answerTable(c, elements, indexOf, at);
+    return answerTable(c, suspects, classes.subarray(i * n, (i + 1) * n), at);
   });
 
   return {
     request,
-    n: elements.length,
+    n,
     pairs,
     indexOf,
     checkOf,

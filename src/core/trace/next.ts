@@ -1,14 +1,5 @@
 import { answerFactors, type Belief, marginals, scaled, total, weighed } from './belief';
-import {
-  type Dealt,
-  deal,
-  MOST_CLASSES,
-  massOf,
-  merge,
-  mergedMinutes,
-  type Ranked,
-  rankBlocks,
-} from './deal';
+import { type Dealt, deal, MOST_CLASSES, merge, mergedMinutes, type Ranked, rankBlocks } from './deal';
 import { exactActs } from './exact';
 import type { AnswerTable } from './likelihood';
 import { type Model, powerMinutes } from './model';
@@ -136,13 +127,14 @@ class Search {
     };
   }
 
-  told(from: Moment, c: number): Told {
+  /** What check c tells; dealt into `room` where some is given, which the next check may take again. */
+  told(from: Moment, c: number, room?: Uint32Array): Told {
     const table = this.model.tables[c] as AnswerTable;
     const { ranked, belief } = from;
     const whole = ranked && ranked.element.length === belief.one.length && from.bench.plain;
-    const dealt = whole && table.classes <= MOST_CLASSES ? deal(ranked, table) : null;
+    const dealt = whole && table.classes <= MOST_CLASSES ? deal(ranked, table, room) : null;
     const beside = from.pairs ? besideOf(from.pairs, table) : null;
-    const told = dealt ? tells(belief, table, beside, massOf(dealt)) : tells(belief, table, beside);
+    const told = dealt ? tells(belief, table, beside, dealt.mass) : tells(belief, table, beside);
     return { ...told, beside, dealt };
   }
 
@@ -234,16 +226,9 @@ export function rank(model: Model, belief: Belief): Ranking {
   const now = search.moment(scaled(belief, mass), model.opened, model.request.power?.now);
   const lookahead = model.request.options?.lookahead ?? 1;
 
-  let candidates = model.tables
-    .map((_, c) => ({ c, ...search.told(now, c) }))
-    .filter((x) => x.bits > 1e-12 && offered(model, x.c, p));
-  let deeper: number[] | null = null;
-  if (lookahead === 2) {
-    candidates = candidates.sort((x, y) => y.bits - x.bits || x.c - y.c).slice(0, DEEP);
-    deeper = candidates.map((x) => x.c);
-  }
-
-  const checks = candidates.map(({ c, ...told }): NextAction => {
+  const told = (c: number, room?: Uint32Array) => ({ c, ...search.told(now, c, room) });
+  const tellsMore = (x: { c: number; bits: number }) => x.bits > 1e-12 && offered(model, x.c, p);
+  const action = ({ c, ...told }: Told & { c: number }, deeper: number[] | null): NextAction => {
     const { p: chances, bits } = told;
     const check = model.request.checks[c];
     const power = powerMinutes(model, now.power, check?.power);
@@ -258,7 +243,24 @@ export function rank(model: Model, belief: Belief): Ranking {
       openMinutes: openMinutes(model, model.opened, model.checkAccess[c] as number[]),
       ...(power > 0 ? { powerMinutes: power } : {}),
     };
-  });
+  };
+  const checks: NextAction[] = [];
+  if (lookahead === 2) {
+    const deep = model.tables
+      .map((_, c) => told(c))
+      .filter(tellsMore)
+      .sort((x, y) => y.bits - x.bits || x.c - y.c)
+      .slice(0, DEEP);
+    const deeper = deep.map((x) => x.c);
+    for (const x of deep) checks.push(action(x, deeper));
+  } else {
+    // One after the other: no check is dealt out again once it is reckoned.
+    const room = now.ranked ? new Uint32Array(now.ranked.element.length) : undefined;
+    for (let c = 0; c < model.tables.length; c++) {
+      const x = told(c, room);
+      if (tellsMore(x)) checks.push(action(x, null));
+    }
+  }
   const headFirst = walkHeads(now.bench, now.belief, now.order);
   const repairs = model.request.elements.flatMap((e, i): NextAction[] => {
     const step = now.bench.ladders[i]?.[0];

@@ -27,7 +27,7 @@ export function NextList({ map, view, chosen, onChoose, onLook, job, reckoning }
   const p = new Map(view.suspects.map((s) => [s.id, s.p]));
   const shares = [...p].map(([id, x]) => ({ id, p: x }));
   return (
-    <section className="flex flex-col min-h-0" aria-label="Next checks">
+    <section className="flex flex-col min-h-0" aria-label="Next checks" aria-busy={reckoning}>
       <div className="lead pad pb-2!">
         <h2 className="sec">Next checks</h2>
         <span className="note">{reckoning ? 'reckoning' : 'soonest mended first'}</span>
