@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { reportOf } from '../report';
+import { suspicion } from '../trace';
 import { deriveChecks, powerOf } from '../unit';
-import { firstLooksFound, firstLooksLeft, fixWords, handOverHeldBy, isDone, tryOpen } from '.';
+import { firstLooksFound, firstLooksLeft, fixWords, handOverHeldBy, isDone, traceRequest, tryOpen } from '.';
 import { bench, kiosk } from './bench.test.fixture';
 
 const map = kiosk([
@@ -52,6 +53,24 @@ describe('what is asked before anything is measured', () => {
     expect(handOverHeldBy(b.state(), 'works')).toEqual([]);
     const found = reportOf(b.state(), b.events()).find((s) => s.title === 'Found')?.lines;
     expect(found?.map((l) => l.result)).toContain('a setting was off: tickets were set to off');
+  });
+  it('settings found as they should be fall behind whatever else it may be', () => {
+    const withSetting = kiosk([
+      { id: 'S1', name: 'ticket mode', kind: 'setting' },
+      { id: 'A1', name: 'main board', kind: 'board' },
+    ]);
+    const b = bench(withSetting);
+    b.tell(intake({ function: withSetting.functions[0]?.id }));
+    const p = () => new Map(suspicion(traceRequest(b.state())).belief.map((x) => [x.id, x.p]));
+    const before = p();
+    b.tell({ type: 'look.answered', look: 'interlock', found: false });
+    expect(p()).toEqual(before);
+    b.tell({ type: 'look.answered', look: 'setting', found: false });
+    const ratio = (of: Map<string, number>) => (of.get('S1') ?? 0) / (of.get('A1') ?? 0);
+    expect(ratio(p())).toBeCloseTo(ratio(before) / 10, 9);
+    // One that was off and put right is proven by itself; it says nothing against the rest.
+    b.tell({ type: 'look.answered', look: 'setting', found: true, note: 'tickets off' });
+    expect(p()).toEqual(before);
   });
   it('is asked of a fault alone', () => {
     const b = bench(map);

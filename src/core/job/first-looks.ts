@@ -1,3 +1,4 @@
+import type { ElementKind } from '../unit';
 import { isAimed, type JobState } from './state';
 
 export type FirstLookId = 'trial start' | 'warmed up' | 'setting' | 'interlock';
@@ -14,7 +15,12 @@ export interface FirstLook {
   then: string;
   /** what put it right, where that may be all that was wrong */
   mends?: string;
+  /** what is less suspect once it is clear */
+  clears?: ElementKind;
 }
+
+/** What is left of the weight of what a first look cleared. Common practice, no source. */
+export const LOOKED_AT = 0.1;
 
 /** Asked first, in this order. Common practice, no source. One more is one more entry. */
 export const FIRST_LOOKS: FirstLook[] = [
@@ -39,6 +45,7 @@ export const FIRST_LOOKS: FirstLook[] = [
     found: 'a setting was off',
     then: 'Note what it was, set it, and prove it: no part may be at fault.',
     mends: 'the setting put right',
+    clears: 'setting',
   },
   {
     id: 'interlock',
@@ -72,3 +79,18 @@ export function firstLooksLeft(state: JobState): FirstLook[] {
  */
 export const firstLooksFound = (state: JobState): FirstLook[] =>
   state.looked.flatMap((a) => (a.found ? FIRST_LOOKS.filter((l) => l.id === a.look) : []));
+
+/**
+ * Kinds of elements that a first look found as they should be: a board is named before them.
+ *
+ * @param state a job
+ * @returns kinds whose weight counts {@link LOOKED_AT} of itself
+ * @example clearedByLooks(state).has('setting') // true once the settings were found right
+ */
+export const clearedByLooks = (state: JobState): Set<ElementKind> =>
+  new Set(
+    state.looked.flatMap((a) => {
+      const clears = FIRST_LOOKS.find((l) => l.id === a.look)?.clears;
+      return clears && !a.found ? [clears] : [];
+    }),
+  );

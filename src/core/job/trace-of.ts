@@ -1,6 +1,7 @@
 import { suspicion, type TraceAnswer, type TraceLogEntry, type TraceRequest, trace } from '../trace';
 import { deriveChecks, hazardsOf, type MapCheck, powerOf } from '../unit';
 import type { Answer } from './answer';
+import { clearedByLooks, LOOKED_AT } from './first-looks';
 import { leaders, ranked } from './near-ties';
 import { openAccess } from './open';
 import { symptomId } from './proofs';
@@ -13,7 +14,7 @@ const POWER_MINUTES = { onMinutes: 1, offMinutes: 1 };
 
 /**
  * The trace request that a job amounts to: elements of its map with q from the pattern of the
- * symptom, derived checks, what is open, the power, and the log headed by the symptoms themselves.
+ * symptom, less weight on what a first look cleared, derived checks, what is open, the power, and the log headed by the symptoms themselves.
  * When no single fault fits the log, two at once are allowed.
  *
  * @param state a job that has been taken in
@@ -28,6 +29,7 @@ export function traceRequest(
   const { map, intake } = state;
   const q = intake ? PATTERN_Q[intake.pattern] : 1;
   const checks = deriveChecks(map);
+  const cleared = clearedByLooks(state);
   const learned = new Map(state.learned?.weights.map((w) => [w.element, w.weight]));
   const log: TraceLogEntry[] =
     intake && !isAimed(state)
@@ -58,7 +60,7 @@ export function traceRequest(
   const request: TraceRequest = {
     elements: map.elements.map((e) => ({
       id: e.id,
-      weight: learned.get(e.id) ?? e.hearsay?.weight ?? e.weight,
+      weight: (learned.get(e.id) ?? e.hearsay?.weight ?? e.weight) * (cleared.has(e.kind) ? LOOKED_AT : 1),
       q,
       ...(e.needs ? { needs: e.needs } : {}),
       remedies: e.remedies.map((r) => ({
