@@ -55,13 +55,15 @@ const ROOMS = {
       'fflate',
       'ulid',
       'piscina',
+      '@node-rs/argon2',
+      'rate-limiter-flexible',
     ],
     node: ['crypto', 'fs', 'fs/promises', 'module', 'net', 'os', 'path', 'util'],
     files: ['^package\\.json$'],
   },
   standins: { rooms: ['core', 'demo'], packages: [], node: ['net', 'http'] },
   demo: { rooms: ['core', 'data'], packages: ['ulid'] },
-  layouts: { rooms: ['styles', 'features'], packages: ['@fontsource-variable/[^/]+'] },
+  layouts: { rooms: ['styles', 'features', 'server'], packages: ['@fontsource-variable/[^/]+'] },
   pages: { rooms: ['core', 'schemas', 'data', 'server', 'features', 'ui', 'layouts'], packages: ['astro'] },
 };
 

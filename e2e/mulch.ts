@@ -47,7 +47,7 @@ export async function startMulch(
     });
     child.stdout?.on('data', (chunk) => {
       said += chunk;
-      const at = /(http:\/\/\S+?)\/\s/.exec(said)?.[1];
+      const at = /(https?:\/\/\S+?)\/\s/.exec(said)?.[1];
       if (at) ok(at);
     });
     child.once('close', (code) => fail(new Error(`Mulch ended with ${code}: ${said}`)));

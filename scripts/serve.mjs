@@ -1,8 +1,11 @@
 // The server: static files from the build, everything else to the application.
 import http from 'node:http';
+import https from 'node:https';
+import { hostname, networkInterfaces } from 'node:os';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
 import sirv from 'sirv';
+import { encryption } from './tls.mjs';
 
 process.env.NODE_ENV ??= 'production';
 process.env.MULCH_ROOT ??= fileURLToPath(new URL('../', import.meta.url));
@@ -10,10 +13,40 @@ process.env.MULCH_THREAD ??= path.join(process.env.MULCH_ROOT, 'dist/thread/thre
 const host = process.env.HOST ?? '127.0.0.1';
 const port = Number(process.env.PORT ?? 4321);
 
-if (!['127.0.0.1', 'localhost', '::1'].includes(host)) {
-  console.error(`HOST is ${host}: without sign-in Mulch listens on loopback only (127.0.0.1).`);
+const data = process.env.MULCH_DATA ?? './data';
+/** Other machines can come to it. */
+const beyond = !['127.0.0.1', 'localhost', '::1'].includes(host);
+
+function refuse(why) {
+  console.error(why);
   process.exit(1);
 }
+
+/** Addresses of this machine in its networks; its first is the one other devices are told. */
+const own = Object.values(networkInterfaces())
+  .flatMap((list) => list ?? [])
+  .filter((a) => !a.internal && a.family === 'IPv4')
+  .map((a) => a.address);
+const everywhere = host === '0.0.0.0' || host === '::';
+const names = [
+  ...new Set(
+    [
+      'localhost',
+      '127.0.0.1',
+      ...(everywhere ? [] : [host]),
+      ...(beyond ? [...own, hostname()] : []),
+      ...(process.env.MULCH_NAMES ?? '').split(',').map((n) => n.trim()),
+    ].filter((n) => n !== ''),
+  ),
+];
+const tls = await encryption(process.env, data, names).catch((error) => refuse(`${error.message}.`));
+if (beyond && !tls && process.env.MULCH_PLAIN !== 'yes')
+  refuse(
+    `HOST is ${host}, and nothing is encrypted: whoever is in the same network could read passcodes and pictures ` +
+      'on their way, and act as somebody else. Set MULCH_TLS=self, or MULCH_TLS_CERT and MULCH_TLS_KEY; ' +
+      'MULCH_PLAIN=yes goes without, where nobody else is in the network.',
+  );
+process.env.MULCH_TLS_FINGERPRINT = tls?.fingerprint ?? '';
 
 const PLAIN_CSP = "default-src 'none'; frame-ancestors 'none'";
 
@@ -48,7 +81,19 @@ const HEADERS = {
   'referrer-policy': 'same-origin',
   'cross-origin-opener-policy': 'same-origin',
 };
-const server = http.createServer(TIMES, (req, res) => {
+/** What other programs on the way say of a request; anybody could say it. */
+const BY_THE_WAY = [
+  'forwarded',
+  'x-forwarded-for',
+  'x-forwarded-host',
+  'x-forwarded-port',
+  'x-forwarded-proto',
+];
+
+function answer(req, res) {
+  const passedOn = BY_THE_WAY.some((name) => req.headers[name] !== undefined);
+  for (const name of [...BY_THE_WAY, 'x-mulch-forwarded']) delete req.headers[name];
+  if (passedOn) req.headers['x-mulch-forwarded'] = 'yes';
   for (const [name, value] of Object.entries(HEADERS)) res.setHeader(name, value);
   // A part of a file is never needed, and a range turned round would throw where nobody catches it.
   delete req.headers.range;
@@ -63,24 +108,50 @@ const server = http.createServer(TIMES, (req, res) => {
   } catch (error) {
     nothing(res, error);
   }
-});
-server.on('error', (error) => {
-  console.error(error.code === 'EADDRINUSE' ? `Port ${port} is in use. Set PORT to another one.` : error);
-  process.exit(1);
-});
-server.listen(port, host, async () => {
-  const url = `http://${host === '::1' ? '[::1]' : host}:${server.address().port}/`;
-  // Opens the database and brings its tables up to date before anybody is told to come.
-  const ready = await fetch(`${url}api/jobs`).catch(() => null);
-  if (!ready?.ok) {
-    const why = (await ready?.json().catch(() => null))?.detail ?? 'the line above says why';
-    console.error(
-      `Mulch cannot open its data in ${process.env.MULCH_DATA ?? './data'} (MULCH_DATA): ${why}.`,
-    );
-    process.exit(1);
-  }
-  console.log(`Mulch is at ${url}`);
-});
+}
+
+/** Listens; answers the port. */
+const listening = (server, at, on) =>
+  new Promise((done) => {
+    server.on('error', (error) => {
+      const { code } = error;
+      refuse(
+        code === 'EADDRINUSE'
+          ? `Port ${at} is in use. Set PORT to another one.`
+          : code === 'EADDRNOTAVAIL'
+            ? `HOST is ${on}: this machine has no such address.`
+            : error,
+      );
+    });
+    server.listen(at, on, () => done(server.address().port));
+  });
+
+// Opens the database and brings its tables up to date before anybody is told to come, and asks who may.
+const inside = http.createServer(answer);
+const ready = await fetch(
+  `http://127.0.0.1:${await listening(inside, 0, '127.0.0.1')}/api/people/first`,
+).catch(() => null);
+const told = await ready?.json().catch(() => null);
+inside.close();
+inside.closeAllConnections();
+if (!ready?.ok)
+  refuse(`Mulch cannot open its data in ${data} (MULCH_DATA): ${told?.detail ?? 'the line above says why'}.`);
+if (beyond && !told.registered)
+  refuse(
+    `HOST is ${host}, and nobody is registered: without sign-in Mulch listens on loopback only (127.0.0.1). ` +
+      'Start it without HOST, register the first person under People, then start it again.',
+  );
+
+const server = tls
+  ? https.createServer({ ...TIMES, key: tls.key, cert: tls.cert }, answer)
+  : http.createServer(TIMES, answer);
+const bound = await listening(server, port, host);
+const at = (name) => `${tls ? 'https' : 'http'}://${name.includes(':') ? `[${name}]` : name}:${bound}`;
+/** What other devices are told. */
+process.env.MULCH_AT = at(everywhere ? (own[0] ?? '127.0.0.1') : host);
+console.log(`Mulch is at ${at(everywhere ? '127.0.0.1' : host)}/`);
+if (everywhere) for (const name of own) console.log(`  and at ${at(name)}/`);
+if (tls) console.log(`Fingerprint of its certificate (SHA-256): ${tls.fingerprint}`);
 for (const signal of ['SIGINT', 'SIGTERM']) {
   process.on(signal, () => {
     const end = async () => {

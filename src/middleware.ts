@@ -1,8 +1,14 @@
 import { defineMiddleware } from 'astro:middleware';
+import type { MiddlewareHandler } from 'astro';
 import { seedDemo } from './demo/seed';
+import { answering } from './server/answer';
 import { backUpNightly } from './server/backups';
-import { whenOpened } from './server/context';
+import { database, whenOpened } from './server/context';
+import { knownNames } from './server/known-names';
 import { log } from './server/log';
+import { COOKIE } from './server/people/device';
+import { atTheDoor } from './server/people/door';
+import { isOwnAddress } from './server/people/own-address';
 import { Problem, problemResponse } from './server/problem';
 
 if (process.env.MULCH_DEMO === '1')
@@ -16,13 +22,9 @@ const FALLBACK_CSP =
   "default-src 'self'; style-src 'self' 'unsafe-inline'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'";
 /** Bytes that go over a network in one piece. */
 const PACKET = 1400;
-const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]']);
-
-/** Hosts that may be asked for: loopback, and what HOST names. Keeps a foreign name from being pointed here. */
-const known = (host: string | null) => {
-  const name = (host ?? '').replace(/:\d+$/, '');
-  return LOOPBACK.has(name) || name === process.env.HOST;
-};
+const names = knownNames();
+/** Keeps a foreign name from being pointed here. */
+const known = (host: string | null) => names.has((host ?? '').replace(/:\d+$/, '').toLowerCase());
 
 /** A write from another site: browsers say where a request comes from, other programs need not. */
 const foreign = (request: Request, here: URL) => {
@@ -50,8 +52,37 @@ const guarded = (request: Request, here: URL): Response | null => {
     : null;
 };
 
+type Context = Parameters<MiddlewareHandler>[0];
+
+/** Who comes in; answers what turns them away. */
+async function turnedAway(ctx: Context): Promise<Response | null> {
+  // A rewrite passes here twice.
+  if (ctx.locals.asking) return null;
+  const address = ctx.clientAddress;
+  // The server takes what other programs say of the way away, and notes that there was one.
+  const own = isOwnAddress(address) && !ctx.request.headers.has('x-mulch-forwarded');
+  const door = await atTheDoor(
+    await database(),
+    { request: ctx.request, url: ctx.url, from: { address, own }, token: ctx.cookies.get(COOKIE)?.value },
+    new Date(),
+  );
+  if (door.turned) return door.turned;
+  ctx.locals.asking = door.asking;
+  ctx.locals.registered = door.registered;
+  return null;
+}
+
+const GOES_ON = new Response(null);
+
+/** The same; a fault of the data is told to programs in words, and shown to people by its page. */
+async function turned(ctx: Context): Promise<Response | null> {
+  if (!ctx.url.pathname.startsWith('/api/')) return turnedAway(ctx);
+  const answer = await answering(ctx.url.pathname, async () => (await turnedAway(ctx)) ?? GOES_ON);
+  return answer === GOES_ON ? null : answer;
+}
+
 export const onRequest = defineMiddleware(async (ctx, next) => {
-  const response = guarded(ctx.request, ctx.url) ?? (await next());
+  const response = guarded(ctx.request, ctx.url) ?? (await turned(ctx)) ?? (await next());
   const { headers } = response;
   const csp = headers.get('content-security-policy');
   // Astro hashes its style tags, which would switch off the style attributes that drawings need.

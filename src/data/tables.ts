@@ -1,5 +1,6 @@
 import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { JobEvent, JobSummary } from '../core/job';
+import type { Role } from '../core/people';
 import type { UnitMap } from '../core/unit';
 
 export const units = sqliteTable('units', {
@@ -51,4 +52,48 @@ export const photos = sqliteTable('photos', {
   height: integer('height').notNull(),
   bytes: integer('bytes').notNull(),
   keptAt: text('kept_at').notNull(),
+});
+
+/** Who may come in. */
+export const people = sqliteTable('people', {
+  id: text('id').primaryKey(),
+  /** the name as it is compared, so that two who look alike are one */
+  key: text('key').notNull().unique(),
+  name: text('name').notNull(),
+  role: text('role').$type<Role>().notNull(),
+  /** argon2id, with its salt and its cost */
+  passcode: text('passcode').notNull(),
+  addedAt: text('added_at').notNull(),
+});
+
+/** Browsers that a person signed in with. */
+export const devices = sqliteTable(
+  'devices',
+  {
+    id: text('id').primaryKey(),
+    /** SHA-256 of what the browser shows: whoever reads the table cannot come in with it */
+    token: text('token').notNull().unique(),
+    person: text('person')
+      .notNull()
+      .references(() => people.id, { onDelete: 'cascade' }),
+    /** what it says of itself, in words */
+    words: text('words').notNull(),
+    startedAt: text('started_at').notNull(),
+    seenAt: text('seen_at').notNull(),
+    endsAt: text('ends_at').notNull(),
+  },
+  (t) => [index('devices_of_person').on(t.person)],
+);
+
+/** Links that bring one more device to a job: each valid once, and not for long. */
+export const links = sqliteTable('links', {
+  /** SHA-256 of what the link says */
+  token: text('token').primaryKey(),
+  person: text('person')
+    .notNull()
+    .references(() => people.id, { onDelete: 'cascade' }),
+  /** where it leads */
+  to: text('to').notNull(),
+  endsAt: text('ends_at').notNull(),
+  usedAt: text('used_at'),
 });

@@ -1,3 +1,4 @@
+import type { Person, Role } from '../core/people';
 import type { Same, Static, TSchema } from '../core/schema/words';
 import { beside } from './threads/beside';
 import type { HeavyName } from './threads/heavy';
@@ -10,6 +11,21 @@ export interface Asked<B> {
   params: Record<string, string>;
   url: URL;
   request: Request;
+  /** who asks; null where nobody is registered here, or where anybody may ask */
+  person: Person | null;
+  /** by which device of theirs */
+  device: string;
+  /** where it comes from */
+  from: From;
+  /** further lines of a good answer */
+  headers: Headers;
+}
+
+/** Where a request comes from. */
+export interface From {
+  address: string;
+  /** from this very machine, and not by way of another program */
+  own: boolean;
 }
 
 type BodyOf<B> = B extends TSchema ? Static<B> : null;
@@ -17,7 +33,9 @@ type Soon<T> = T | Promise<T>;
 type AnswerOf<A> = A extends TSchema ? Static<A> : Response;
 
 interface Described<B extends TSchema | null, A extends TSchema | 'file'> {
-  method: 'get' | 'post' | 'put';
+  method: 'get' | 'post' | 'put' | 'delete';
+  /** who may ask, once somebody is registered: this role or more; `anyone` without signing in */
+  who: Role | 'anyone';
   /** with what varies in braces: `/api/jobs/{id}/events` */
   path: string;
   summary: string;
@@ -62,6 +80,7 @@ export const computation = <B extends TSchema, A extends TSchema, R>(c: {
 }): Endpoint =>
   endpoint({
     method: 'post',
+    who: 'looker',
     path: `/api/compute/${c.name}`,
     summary: c.summary,
     body: c.request,

@@ -1,6 +1,6 @@
 import { answering, json } from './answer';
 import { readBody, readJsonBytes } from './body';
-import type { Endpoint } from './endpoint';
+import type { Asked, Endpoint } from './endpoint';
 import { ENDPOINTS } from './endpoints';
 import { guardOf } from './guard';
 import { Problem } from './problem';
@@ -63,14 +63,30 @@ async function bodyOf({ body, megabytes, reader }: Endpoint, request: Request): 
   return beside(reader)({ bytes: await readJsonBytes(request, megabytes) });
 }
 
+/** What is known of who asks. */
+export type Asking = Pick<Asked<null>, 'person' | 'device' | 'from'>;
+/** A program on this machine, where nobody is registered. */
+const NOBODY: Asking = { person: null, device: '', from: { address: '127.0.0.1', own: true } };
+
 /** Answers a request to any endpoint. */
-export function route(request: Request): Promise<Response> {
+export function route(request: Request, asking: Asking = NOBODY): Promise<Response> {
   const url = new URL(request.url);
   return answering(url.pathname, async () => {
     const { endpoint, params } = endpointAt(request.method, url.pathname);
     const body = await bodyOf(endpoint, request);
-    const answer: unknown = await endpoint.handle({ body: body as null, params, url, request });
+    const headers = new Headers();
+    const answer: unknown = await endpoint.handle({
+      body: body as null,
+      params,
+      url,
+      request,
+      headers,
+      ...asking,
+    });
     const response = answer instanceof Response ? answer : json(answer, endpoint.status);
+    headers.forEach((value, name) => {
+      response.headers.append(name, value);
+    });
     return request.method === 'HEAD' ? new Response(null, response) : response;
   });
 }

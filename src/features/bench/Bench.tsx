@@ -130,6 +130,7 @@ export function Bench({
         <a href="/cables">Cables</a>
         <a href="/batteries">Batteries</a>
         <a href="/units">Units</a>
+        <a href="/people">People</a>
       </Head>
       <BenchRun jobs={here} />
       <main className="main">

@@ -4,6 +4,7 @@ import { SelectField, TextField, Wrong } from '../../ui/Field';
 import { FileButton } from '../../ui/FileButton';
 import { author } from '../job/author';
 import { jobPath } from '../job/stop-path';
+import { signedIn } from '../people/signed-in';
 import { openJobOn } from '../units/open-job';
 import { type Failure, send } from '../units/send';
 
@@ -15,7 +16,11 @@ export function NewJob({ units }: { units: { id: string; name: string; place: st
   const [by, setBy] = useState('');
   const [busy, setBusy] = useState('');
   const [wrong, setWrong] = useState<{ where: 'open' | 'file'; failure: Failure } | null>(null);
-  useEffect(() => setBy(author.get()), []);
+  const [me, setMe] = useState<ReturnType<typeof signedIn>>(null);
+  useEffect(() => {
+    setBy(author.get());
+    setMe(signedIn());
+  }, []);
 
   const open = async (e: React.FormEvent) => {
     e.preventDefault();
@@ -77,15 +82,21 @@ export function NewJob({ units }: { units: { id: string; name: string; place: st
         )}
       </div>
       <div className="border-t border-rule pt-4">
-        <TextField
-          label="Working as"
-          value={by}
-          onChange={(e) => {
-            setBy(e.target.value);
-            author.set(e.target.value);
-          }}
-          hint="Stands beside every entry made at this bench."
-        />
+        {me ? (
+          <p>
+            <b>{me.name}</b>, {me.role}, stands beside every entry made at this bench.
+          </p>
+        ) : (
+          <TextField
+            label="Working as"
+            value={by}
+            onChange={(e) => {
+              setBy(e.target.value);
+              author.set(e.target.value);
+            }}
+            hint="Stands beside every entry made at this bench."
+          />
+        )}
       </div>
     </section>
   );

@@ -93,6 +93,19 @@ export function Notices({
           The server does not take {unsent === 1 ? 'an entry' : 'entries'} now: {trouble.reason}. {kept}.
         </Notice>
       )}
+      {trouble?.kind === 'signed out' && (
+        <Notice
+          alert
+          act={
+            <a className="act-2" href={`/sign-in?to=${encodeURIComponent(window.location.pathname)}`}>
+              Sign in
+            </a>
+          }
+        >
+          This device is signed out.{' '}
+          {unsent > 0 && `${entries(unsent)} ${isAre} kept here until somebody signs in.`}
+        </Notice>
+      )}
       {trouble?.kind === 'unknown job' && (
         <Notice
           alert

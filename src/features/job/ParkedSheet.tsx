@@ -6,6 +6,7 @@ import { Action } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { TextField } from '../../ui/Field';
 import { Foot } from '../../ui/Foot';
+import { signedIn } from '../people/signed-in';
 import { author } from './author';
 import { STOP_TITLE } from './stop-path';
 import { useJob } from './use-job';
@@ -101,6 +102,7 @@ export function ParkedSheet() {
           value={by}
           onChange={(e) => setBy(e.target.value)}
           placeholder="your name"
+          readOnly={signedIn() !== null}
           autoComplete="name"
         />
         {other && <p className="note">From {parked.by} to you: go through the tray before a hand goes in.</p>}

@@ -13,8 +13,12 @@ import {
 import { Refusal } from '../../core/refusal';
 import { outbox } from './outbox';
 
-/** Why entries wait: no connection, a server that says why, or a job that the server does not know. */
-export type Trouble = { kind: 'connection' } | { kind: 'server'; reason: string } | { kind: 'unknown job' };
+/** Why entries wait: no connection, a server that says why, a job that it does not know, nobody signed in. */
+export type Trouble =
+  | { kind: 'connection' }
+  | { kind: 'server'; reason: string }
+  | { kind: 'unknown job' }
+  | { kind: 'signed out' };
 
 /** What the page shows of a job and of its link to the server. */
 export interface Snapshot {
@@ -266,6 +270,7 @@ export class JobStore {
         if (told.seq < this.server.length) return await this.serverIsBehind();
         this.absorb(told.events);
       } else if (res.status === 404) return await this.serverIsBehind();
+      else if (res.status === 401) return this.set({ trouble: { kind: 'signed out' } });
       if (this.snapshot.trouble) this.set({ trouble: null });
     } catch {
       this.set({ trouble: { kind: 'connection' } });
@@ -344,6 +349,7 @@ export class JobStore {
       batch.find((e) => e.id === problem?.event) ??
       (at === undefined ? undefined : batch[Number(at)]) ??
       (batch.length === 1 ? batch[0] : undefined);
+    if (res.status === 401) return this.later({ kind: 'signed out' });
     if (!ABOUT_ENTRIES.has(res.status)) return this.later({ kind: 'server', reason });
     if (!culprit) {
       // Which of them it was is not said: fewer at once, until it is one.

@@ -8,6 +8,7 @@ import {
   useSyncExternalStore,
 } from 'react';
 import type { EventType, JobEvent, JobState, Payload, Stop } from '../../core/job';
+import { signedIn } from '../people/signed-in';
 import { author } from './author';
 import { JobStore, type Refused, type Snapshot } from './store';
 
@@ -49,6 +50,14 @@ export function useLink(): JobLink {
   return link;
 }
 
+/** Why somebody who only looks on records nothing; null for everybody else. */
+const looksOn = (): Refused | null => {
+  const me = signedIn();
+  return me?.role === 'looker'
+    ? { reason: `${me.name} looks on here: entries are made by bench and lead`, path: '' }
+    : null;
+};
+
 export function JobDeskProvider({
   id,
   events,
@@ -70,10 +79,10 @@ export function JobDeskProvider({
     () => ({
       job: now.state,
       events: now.events,
-      record: (type, payload) => store.record(type, payload, author.get()),
-      undo: () => store.undo(author.get()),
-      redo: () => store.redo(author.get()),
-      takeBack: (event) => store.takeBack(event, author.get()),
+      record: (type, payload) => looksOn() ?? store.record(type, payload, author.get()),
+      undo: () => looksOn() ?? store.undo(author.get()),
+      redo: () => looksOn() ?? store.redo(author.get()),
+      takeBack: (event) => looksOn() ?? store.takeBack(event, author.get()),
       stop,
       go,
     }),

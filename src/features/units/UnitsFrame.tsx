@@ -49,6 +49,7 @@ export function UnitsFrame({
         <a href="/cables">Cables</a>
         <a href="/batteries">Batteries</a>
         <a href="/units">Units</a>
+        <a href="/people">People</a>
         <a href="/">Bench</a>
       </Head>
       <main className="main">{children}</main>

@@ -10,12 +10,17 @@ export interface Failure {
 export async function send<T>(
   url: string,
   body: unknown,
+  method: 'POST' | 'PUT' | 'DELETE' = 'POST',
 ): Promise<{ ok: true; data: T } | { ok: false; failure: Failure }> {
   try {
     const res = await fetch(url, {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: typeof body === 'string' ? body : JSON.stringify(body),
+      method,
+      ...(body === null
+        ? {}
+        : {
+            headers: { 'content-type': 'application/json' },
+            body: typeof body === 'string' ? body : JSON.stringify(body),
+          }),
     });
     const data = await res.json().catch(() => null);
     if (res.ok) return { ok: true, data: data as T };

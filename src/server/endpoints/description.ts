@@ -4,6 +4,7 @@ import { endpoint } from '../endpoint';
 /** This interface for other programs. */
 export const description = endpoint({
   method: 'get',
+  who: 'looker',
   path: '/api/openapi.json',
   summary: 'This interface for other programs, as OpenAPI',
   body: null,

@@ -5,6 +5,7 @@ import { endpoint } from '../endpoint';
 /** Parts of the catalogue for a few words, ?q=. */
 export const searchTheCatalogue = endpoint({
   method: 'get',
+  who: 'looker',
   path: '/api/catalogue',
   summary: 'Parts of the catalogue for a few words, ?q=',
   body: null,

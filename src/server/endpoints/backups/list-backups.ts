@@ -7,6 +7,7 @@ export const BackupSchema = closed({ name: Line, bytes: Type.Integer(), at: Mome
 /** Backups that Mulch has made itself, the latest first. */
 export const listTheBackups = endpoint({
   method: 'get',
+  who: 'looker',
   path: '/api/backups',
   summary: 'Backups that Mulch has made itself, the latest first',
   body: null,

@@ -5,6 +5,7 @@ import { BackupSchema } from './list-backups';
 /** Make a backup now. */
 export const makeABackup = endpoint({
   method: 'post',
+  who: 'lead',
   path: '/api/backups',
   summary: 'Make a backup now',
   body: null,

@@ -6,6 +6,7 @@ import { endpoint } from '../../endpoint';
 /** Chemistry rows in force, with their version; 0 as shipped. */
 export const readChemistry = endpoint({
   method: 'get',
+  who: 'looker',
   path: '/api/chemistry',
   summary: 'Chemistry rows in force, with their version; 0 as shipped',
   body: null,

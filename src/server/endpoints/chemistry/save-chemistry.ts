@@ -6,6 +6,7 @@ import { endpoint } from '../../endpoint';
 /** Change the chemistry rows; a stale version answers 409. */
 export const saveTheChemistry = endpoint({
   method: 'put',
+  who: 'lead',
   path: '/api/chemistry',
   summary: 'Change the chemistry rows; a stale version answers 409',
   body: ChemistryTableSchema,

@@ -9,6 +9,7 @@ import { type Endpoint, endpoint } from '../../endpoint';
 export const computeSums: Endpoint[] = SUMS.map((sum) =>
   endpoint({
     method: 'post',
+    who: 'looker',
     path: `/api/compute/sums/${sum.name}`,
     summary: `${sum.title}: ${sum.about}`,
     body: sumRequest(sum),
@@ -27,6 +28,7 @@ export const computeSums: Endpoint[] = SUMS.map((sum) =>
 /** What the sums are called, and what each takes and gives. */
 export const listSums = endpoint({
   method: 'get',
+  who: 'looker',
   path: '/api/compute/sums',
   summary: 'All sums with their inputs, outputs, sources and an example',
   body: null,

@@ -20,6 +20,7 @@ const INSTRUMENTS: { path: string; what: string; setting: AddressSetting }[] = [
 export const addresses: Endpoint[] = INSTRUMENTS.flatMap(({ path, what, setting }) => [
   endpoint({
     method: 'get',
+    who: 'looker',
     path,
     summary: `Where ${what} is`,
     body: null,
@@ -30,6 +31,7 @@ export const addresses: Endpoint[] = INSTRUMENTS.flatMap(({ path, what, setting 
   }),
   endpoint({
     method: 'post',
+    who: 'lead',
     path,
     summary: `Set where ${what} is`,
     body: SetAddressSchema,

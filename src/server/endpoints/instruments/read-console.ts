@@ -11,6 +11,7 @@ const ReadConsoleSchema = closed(
 /** All settings of the unit on the console. */
 export const readTheConsole = endpoint({
   method: 'post',
+  who: 'bench',
   path: '/api/console/read',
   summary: 'All settings of the unit on the console',
   body: ReadConsoleSchema,

@@ -15,6 +15,7 @@ const ReadMeterSchema = closed(
 /** One reading from the bench meter. */
 export const readTheMeter = endpoint({
   method: 'post',
+  who: 'bench',
   path: '/api/meter/read',
   summary: 'One reading from the bench meter',
   body: ReadMeterSchema,

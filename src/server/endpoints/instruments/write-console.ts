@@ -33,6 +33,7 @@ const WrittenSchema = closed({
 /** Write chosen settings, each read back. */
 export const writeTheConsole = endpoint({
   method: 'post',
+  who: 'bench',
   path: '/api/console/write',
   summary: 'Write chosen settings, each read back',
   body: WriteConsoleSchema,

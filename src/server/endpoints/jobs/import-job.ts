@@ -8,6 +8,7 @@ import { photoStore } from '../../photo-store';
 /** Read a job file in again. */
 export const importAJob = endpoint({
   method: 'post',
+  who: 'bench',
   path: '/api/jobs/import',
   summary: 'Read a job file in again',
   body: JobFileSchema,

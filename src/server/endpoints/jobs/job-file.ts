@@ -8,6 +8,7 @@ import { tagOf } from '../../read-job';
 /** The whole job as a file. */
 export const jobFile = endpoint({
   method: 'get',
+  who: 'looker',
   path: '/api/jobs/{id}/file',
   summary: 'The whole job as a file',
   body: null,

@@ -9,6 +9,7 @@ import { readJob, tagOf } from '../../read-job';
 /** Every entry in words, as a table. */
 export const jobHistory = endpoint({
   method: 'get',
+  who: 'looker',
   path: '/api/jobs/{id}/history',
   summary: 'Every entry in words, as a table',
   body: null,

@@ -8,6 +8,7 @@ import { readJob } from '../../read-job';
 /** Labels for what is off, as a PDF. */
 export const jobLabels = endpoint({
   method: 'get',
+  who: 'looker',
   path: '/api/jobs/{id}/labels',
   summary: 'Labels for what is off, as a PDF',
   body: null,

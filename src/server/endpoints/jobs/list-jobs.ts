@@ -8,6 +8,7 @@ import { Problem } from '../../problem';
 /** All jobs, summed up; ?handedOver=yes or no for those alone. */
 export const listJobs = endpoint({
   method: 'get',
+  who: 'looker',
   path: '/api/jobs',
   summary: 'All jobs, summed up; ?handedOver=yes or no for those alone',
   body: null,

@@ -11,11 +11,12 @@ const OpenJobSchema = closed(
 /** Open a job on a unit. */
 export const openAJob = endpoint({
   method: 'post',
+  who: 'bench',
   path: '/api/jobs',
   summary: 'Open a job on a unit',
   body: OpenJobSchema,
   megabytes: 1,
   answer: closed({ id: Name, tag: Name }),
   status: 201,
-  handle: async ({ body }) => openJob(await database(), body),
+  handle: async ({ body, person }) => openJob(await database(), person ? { ...body, by: person.name } : body),
 });

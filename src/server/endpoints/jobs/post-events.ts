@@ -16,11 +16,13 @@ const PostEventsSchema = closed(
 /** Add events; each is judged, the batch is kept whole or not at all. */
 export const postTheEvents = endpoint({
   method: 'post',
+  who: 'bench',
   path: '/api/jobs/{id}/events',
   summary: 'Add events; each is judged, the batch is kept whole or not at all',
   body: PostEventsSchema,
   megabytes: 2,
   answer: closed({ seq: Type.Integer(), events: Type.Array(JobEventSchema) }),
   status: 200,
-  handle: async ({ params, body }) => postEvents(await database(), params.id ?? '', body.events, body.after),
+  handle: async ({ params, body, person }) =>
+    postEvents(await database(), params.id ?? '', body.events, body.after, person?.name),
 });

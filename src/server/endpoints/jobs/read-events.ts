@@ -8,6 +8,7 @@ import { readJob } from '../../read-job';
 /** Events of a job, ?after= how many are known. */
 export const readEvents = endpoint({
   method: 'get',
+  who: 'looker',
   path: '/api/jobs/{id}/events',
   summary: 'Events of a job, ?after= how many are known',
   body: null,

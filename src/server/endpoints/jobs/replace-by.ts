@@ -8,6 +8,7 @@ import { replaceByCalendar } from '../../replace-by';
 /** When the battery fitted in this job is usually replaced, as an iCalendar file. */
 export const jobReplaceBy = endpoint({
   method: 'get',
+  who: 'looker',
   path: '/api/jobs/{id}/replace-by',
   summary: 'When the battery fitted in this job is usually replaced, as an iCalendar file',
   body: null,

@@ -8,6 +8,7 @@ import { lessonsOf } from '../../lessons';
 /** What closed jobs taught; ?as=csv as a table. */
 export const readLessons = endpoint({
   method: 'get',
+  who: 'looker',
   path: '/api/lessons',
   summary: 'What closed jobs taught; ?as=csv as a table',
   body: null,

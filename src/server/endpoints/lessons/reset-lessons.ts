@@ -11,6 +11,7 @@ const ResetLessonsSchema = closed(
 /** Learn anew from a moment on, or from all closed jobs again. */
 export const resetTheLessons = endpoint({
   method: 'post',
+  who: 'lead',
   path: '/api/lessons/reset',
   summary: 'Learn anew from a moment on, or from all closed jobs again',
   body: ResetLessonsSchema,

@@ -9,6 +9,7 @@ import { Problem } from '../../problem';
 /** Keep a picture, sent as the body. */
 export const keepAPhoto = endpoint({
   method: 'post',
+  who: 'bench',
   path: '/api/photos',
   summary: 'Keep a picture, sent as the body',
   body: null,

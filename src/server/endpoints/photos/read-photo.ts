@@ -6,6 +6,7 @@ import { Problem } from '../../problem';
 /** A picture; ?size=small. */
 export const readAPhoto = endpoint({
   method: 'get',
+  who: 'looker',
   path: '/api/photos/{file}',
   summary: 'A picture; ?size=small',
   body: null,

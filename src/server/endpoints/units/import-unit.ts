@@ -11,6 +11,7 @@ const MOST_MEGABYTES = 8;
 /** A new unit from a map file: JSON or zip as the body. */
 export const importUnit = endpoint({
   method: 'post',
+  who: 'bench',
   path: '/api/units/import',
   summary: 'A new unit from a map file: JSON or zip as the body',
   body: null,

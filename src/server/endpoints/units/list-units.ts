@@ -6,6 +6,7 @@ import { endpoint } from '../../endpoint';
 /** All units with their maps. */
 export const listUnits = endpoint({
   method: 'get',
+  who: 'looker',
   path: '/api/units',
   summary: 'All units with their maps',
   body: null,

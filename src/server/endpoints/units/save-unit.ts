@@ -1,8 +1,10 @@
+import { reaches } from '../../../core/people';
 import { closed, Line, Name, Type, Ulid } from '../../../core/schema/words';
 import type { UnitMap } from '../../../core/unit';
 import { UnitMapSchema } from '../../../core/unit/schema';
 import { database } from '../../context';
 import { endpoint } from '../../endpoint';
+import { Problem } from '../../problem';
 import { saveUnit } from '../../save-unit';
 
 const SaveUnitSchema = closed(
@@ -18,11 +20,17 @@ const SaveUnitSchema = closed(
 /** Keep the map of a unit. */
 export const saveAUnit = endpoint({
   method: 'post',
+  who: 'bench',
   path: '/api/units',
   summary: 'Keep the map of a unit',
   body: SaveUnitSchema,
   megabytes: 2,
   answer: closed({ id: Name, version: Type.Integer() }),
   status: 201,
-  handle: async ({ body }) => saveUnit(await database(), body, new Date()),
+  async handle({ body, person }) {
+    // Describing what stands in front of one is bench work; a map that is there is kept by a lead.
+    if (body.version > 0 && person && !reaches(person.role, 'lead'))
+      throw new Problem(403, 'Not for this role', `${person.name} describes new units; a lead changes a map`);
+    return saveUnit(await database(), body, new Date());
+  },
 });

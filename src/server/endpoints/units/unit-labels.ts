@@ -8,6 +8,7 @@ import { unitThere } from '../../unit-there';
 /** Labels for the plugs that need one, as a PDF; ?as=svg as flags. */
 export const unitLabels = endpoint({
   method: 'get',
+  who: 'looker',
   path: '/api/units/{id}/labels',
   summary: 'Labels for the plugs that need one, as a PDF; ?as=svg as flags',
   body: null,

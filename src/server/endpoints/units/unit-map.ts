@@ -6,6 +6,7 @@ import { unitThere } from '../../unit-there';
 /** The map of a unit as JSON; ?as=zip as three tables and the rest. */
 export const unitMap = endpoint({
   method: 'get',
+  who: 'looker',
   path: '/api/units/{id}/map',
   summary: 'The map of a unit as JSON; ?as=zip as three tables and the rest',
   body: null,

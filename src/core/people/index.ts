@@ -1,0 +1,3 @@
+export * from './person';
+export * from './role';
+export * from './way-back';

@@ -1,0 +1,128 @@
+import { useState } from 'react';
+import { type Person, ROLE_WORDS } from '../../core/people';
+import { Second } from '../../ui/Action';
+import { Clock } from '../../ui/Clock';
+import { TextField, Wrong } from '../../ui/Field';
+import { type Failure, send } from '../units/send';
+
+interface Device {
+  id: string;
+  words: string;
+  startedAt: string;
+  seenAt: string;
+  here: boolean;
+}
+
+/** One's own: devices that are signed in, the passcode, the way out. */
+export function Own({ person, devices: first }: { person: Person; devices: Device[] }) {
+  const [devices, setDevices] = useState(first);
+  const [wrong, setWrong] = useState('');
+  return (
+    <section className="pad grid gap-5 content-start" aria-label="You">
+      <div>
+        <h2 className="headline text-[26px]!">{person.name}</h2>
+        <p className="note">
+          {person.role}: {ROLE_WORDS[person.role]}
+        </p>
+        <Second
+          className="mt-3"
+          onClick={async () => {
+            const sent = await send('/api/sign-out', null);
+            if (sent.ok) window.location.assign('/sign-in');
+            else setWrong(sent.failure.reason);
+          }}
+        >
+          Sign out here
+        </Second>
+      </div>
+      <div className="grid gap-2">
+        <h3 className="sec">Your devices</h3>
+        <ul>
+          {devices.map((d) => (
+            <li
+              key={d.id}
+              className="flex flex-wrap items-center justify-between gap-3 border-t border-rule last:border-b py-2"
+            >
+              <span>
+                <b>{d.words}</b>
+                {d.here && <span className="note"> this one</span>}
+                <br />
+                <span className="note">
+                  since <Clock at={d.startedAt} day />, seen <Clock at={d.seenAt} day />
+                </span>
+              </span>
+              {!d.here && (
+                <Second
+                  small
+                  onClick={async () => {
+                    const sent = await send(`/api/devices/${d.id}`, null, 'DELETE');
+                    setWrong(sent.ok ? '' : sent.failure.reason);
+                    if (sent.ok) setDevices(devices.filter((x) => x.id !== d.id));
+                  }}
+                >
+                  Sign it out
+                </Second>
+              )}
+            </li>
+          ))}
+        </ul>
+        {wrong && <Wrong>{wrong}</Wrong>}
+      </div>
+      <OwnPasscode onChanged={() => setDevices(devices.filter((d) => d.here))} />
+    </section>
+  );
+}
+
+function OwnPasscode({ onChanged }: { onChanged(): void }) {
+  const [now, setNow] = useState('');
+  const [next, setNext] = useState('');
+  const [said, setSaid] = useState('');
+  const [wrong, setWrong] = useState<Failure | null>(null);
+  const at = (path: string) => (wrong?.path === path ? wrong.reason : undefined);
+  return (
+    <form
+      className="grid gap-3 border-t border-rule pt-4"
+      aria-label="Your passcode"
+      onSubmit={async (e) => {
+        e.preventDefault();
+        setSaid('');
+        const sent = await send('/api/passcode', { now, next }, 'PUT');
+        setWrong(sent.ok ? null : sent.failure);
+        if (!sent.ok) return;
+        setNow('');
+        setNext('');
+        setSaid('Changed. Your other devices have to sign in again.');
+        onChanged();
+      }}
+    >
+      <h3 className="sec">Your passcode</h3>
+      <TextField
+        label="Present passcode"
+        type="password"
+        autoComplete="current-password"
+        value={now}
+        onChange={(e) => setNow(e.target.value)}
+        wrong={at('/now')}
+        required
+      />
+      <TextField
+        label="New passcode"
+        type="password"
+        autoComplete="new-password"
+        value={next}
+        onChange={(e) => setNext(e.target.value)}
+        wrong={at('/next')}
+        required
+      />
+      {wrong && !['/now', '/next'].includes(wrong.path) && <Wrong>{wrong.reason}</Wrong>}
+      <Second type="submit" className="justify-self-start">
+        Change it
+      </Second>
+      {said && (
+        <p className="note" role="status">
+          {said}
+        </p>
+      )}
+    </form>
+  );
+}
