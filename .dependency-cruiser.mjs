@@ -63,7 +63,7 @@ const ROOMS = {
   },
   standins: { rooms: ['core', 'demo'], packages: [], node: ['net', 'http'] },
   demo: { rooms: ['core', 'data'], packages: ['ulid'] },
-  layouts: { rooms: ['styles', 'features', 'server'], packages: ['@fontsource-variable/[^/]+'] },
+  layouts: { rooms: ['styles', 'features'], packages: ['@fontsource-variable/[^/]+'] },
   pages: { rooms: ['core', 'schemas', 'data', 'server', 'features', 'ui', 'layouts'], packages: ['astro'] },
 };
 

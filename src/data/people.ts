@@ -107,7 +107,7 @@ export async function insertLink(db: Handle, row: LinkRow, now: string): Promise
 }
 
 /** Uses a link up; undefined when it was used, is over, or never was. */
-export async function useLink(db: Handle, token: string, now: string): Promise<LinkRow | undefined> {
+export async function spendLink(db: Handle, token: string, now: string): Promise<LinkRow | undefined> {
   const [row] = await db
     .update(links)
     .set({ usedAt: now })

@@ -6,6 +6,7 @@ import { Head } from '../../ui/Head';
 import { KeysDialog, useEscape, useKeys } from '../../ui/Keys';
 import { toggleTheme } from '../../ui/ThemeButton';
 import { useFocusNeverLost } from '../../ui/use-focus-never-lost';
+import { BesideDialog } from '../beside/BesideDialog';
 import { openSum } from '../sums/open-sum';
 import { SumHost } from '../sums/SumHost';
 import { HistoryDialog } from './HistoryDialog';
@@ -38,6 +39,7 @@ const HELP = [
   { keys: 'M', does: 'a note' },
   { keys: 'W', does: 'timer for what takes its time' },
   { keys: 'Y', does: 'history of this job' },
+  { keys: 'Q', does: 'this job on the phone too' },
   { keys: '/ or Ctrl K', does: 'bench sums' },
   { keys: 'B', does: 'bench' },
   { keys: 'N', does: 'night and day' },
@@ -58,6 +60,7 @@ function View({ away }: { away: Stop | null }) {
   const [telling, setTelling] = useState(false);
   const [timing, setTiming] = useState(false);
   const [noting, setNoting] = useState(false);
+  const [pairing, setPairing] = useState(false);
   const [refusal, setRefusal] = useState<string | null>(null);
   const Sheet = sheetOf(stop);
   useFocusNeverLost(toFoot);
@@ -75,6 +78,7 @@ function View({ away }: { away: Stop | null }) {
       y: () => setTelling(true),
       w: () => setTiming(true),
       m: () => setNoting(true),
+      q: () => setPairing(true),
       Enter: () => onTheSheet(theOneAction),
       Space: () => onTheSheet(theNext),
       '/': () => openSum(),
@@ -106,6 +110,7 @@ function View({ away }: { away: Stop | null }) {
             ? []
             : [{ words: 'Park', keyName: 'P', onPick: () => setParking(true) }]),
           { words: 'History', keyName: 'Y', onPick: () => setTelling(true) },
+          { words: 'Beside this', keyName: 'Q', onPick: () => setPairing(true) },
         ]}
       >
         <UnsentCount />
@@ -140,6 +145,7 @@ function View({ away }: { away: Stop | null }) {
         </main>
       </FootHost>
       <NoteDialog open={noting} onClose={() => setNoting(false)} />
+      {pairing && <BesideDialog job={job.id} stop={stop} onClose={() => setPairing(false)} />}
       <TimerDialog open={timing} onClose={() => setTiming(false)} />
       <HistoryDialog open={telling} onClose={() => setTelling(false)} />
       {parking && <ParkDialog onClose={() => setParking(false)} />}

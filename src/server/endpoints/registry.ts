@@ -1,6 +1,8 @@
 /** Every endpoint. A new one is its file and a line here. */
 export { listTheBackups } from './backups/list-backups';
 export { makeABackup } from './backups/make-backup';
+export { arriveBeside } from './beside/arrive';
+export { offerABeside } from './beside/offer-beside';
 export { readChemistry } from './chemistry/read-chemistry';
 export { saveTheChemistry } from './chemistry/save-chemistry';
 export { computeFit } from './compute/fit';

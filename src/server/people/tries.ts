@@ -12,12 +12,25 @@ const LIMITS = {
   address: new RateLimiterMemory({ points: 40, duration: 15 * MINUTE, blockDuration: 15 * MINUTE }),
 };
 type Of = keyof typeof LIMITS;
+/** Links that one address may try. */
+const ARRIVALS = new RateLimiterMemory({ points: 20, duration: 15 * MINUTE, blockDuration: 15 * MINUTE });
 
 /** Wrong tries of a person after which each further one waits longer. */
 const FREE = 3;
 const LONGEST_WAIT_MS = 4000;
 
 const pause = (ms: number) => new Promise((done) => setTimeout(done, ms));
+
+/** What is said when there were too many. */
+function shut(error: unknown): unknown {
+  if (!(error instanceof RateLimiterRes)) return error;
+  const minutes = Math.max(1, Math.ceil(error.msBeforeNext / 60_000));
+  return new Problem(
+    429,
+    'Too many tries',
+    `too many wrong tries: it is shut for ${minutes} more ${minutes === 1 ? 'minute' : 'minutes'}`,
+  );
+}
 
 /**
  * Counts a try before it is made, so that many at once do not slip through, and lets it wait.
@@ -31,13 +44,7 @@ export async function beforeATry(who: Partial<Record<Of, string>>): Promise<void
       if (of === 'person' && consumedPoints > FREE)
         await pause(Math.min(LONGEST_WAIT_MS, 250 * 2 ** (consumedPoints - FREE - 1)));
     } catch (error) {
-      if (!(error instanceof RateLimiterRes)) throw error;
-      const minutes = Math.max(1, Math.ceil(error.msBeforeNext / 60_000));
-      throw new Problem(
-        429,
-        'Too many tries',
-        `too many wrong tries: it is shut for ${minutes} more ${minutes === 1 ? 'minute' : 'minutes'}`,
-      );
+      throw shut(error);
     }
   }
 }
@@ -46,4 +53,11 @@ export async function beforeATry(who: Partial<Record<Of, string>>): Promise<void
 export async function rightTry(who: { person?: string; address: string }): Promise<void> {
   if (who.person !== undefined) await LIMITS.person.delete(who.person);
   await LIMITS.address.reward(who.address);
+}
+
+/** Counts a link that is tried. @throws Problem 429 when there were too many */
+export async function beforeAnArrival(address: string): Promise<void> {
+  await ARRIVALS.consume(address).catch((error) => {
+    throw shut(error);
+  });
 }

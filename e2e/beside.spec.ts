@@ -1,0 +1,193 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import AxeBuilder from '@axe-core/playwright';
+import type { Browser, BrowserContext, Page } from '@playwright/test';
+import jsQR from 'jsqr';
+import sharp from 'sharp';
+import { alive, expect, freshJob, test } from './bench-test';
+import { type Running, startMulch } from './mulch';
+
+const root = mkdtempSync(path.join(tmpdir(), 'mulch-beside-'));
+const data = path.join(root, 'data');
+let mulch: Running;
+let laptop: BrowserContext;
+
+const PHONE =
+  'Mozilla/5.0 (Linux; Android 15) AppleWebKit/537.36 (KHTML, like Gecko) Chrome/150.0.0.0 Mobile Safari/537.36';
+
+/** A phone: narrow, touched, and strict about certificates only as far as a person who compared it. */
+const phoneOf = (browser: Browser, viewport = { width: 390, height: 844 }) =>
+  browser.newContext({ ignoreHTTPSErrors: true, viewport, hasTouch: true, isMobile: true, userAgent: PHONE });
+
+/** What the code on the screen says, read from a picture of it. */
+async function codeOn(page: Page): Promise<string> {
+  const code = page.getByAltText('The code for the camera of the phone');
+  await code.waitFor();
+  const { data: pixels, info } = await sharp(await code.screenshot())
+    .ensureAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  // Outside check: jsQR.
+  return jsQR(new Uint8ClampedArray(pixels), info.width, info.height)?.data ?? '';
+}
+
+test.describe.configure({ mode: 'serial' });
+
+test.beforeAll(async ({ browser }) => {
+  const alone = await startMulch({ demo: true, data });
+  const first = await browser.newPage();
+  await first.goto(`${alone.url}/people`);
+  await alive(first);
+  const form = first.getByRole('form', { name: 'The first person' });
+  await form.getByLabel('Name').fill('Ines Voss');
+  await form.getByLabel('Passcode').fill('short');
+  await form.getByRole('button', { name: 'Register' }).click();
+  await expect(form.getByRole('alert')).toContainText('at least 8 characters');
+  await form.getByLabel('Passcode').fill('gull on the rail');
+  await form.getByRole('button', { name: 'Register' }).click();
+  await first.getByRole('region', { name: 'Everybody' }).waitFor();
+  await first.close();
+  await alone.kill();
+  mulch = await startMulch({ data, env: { HOST: '127.0.0.2', MULCH_TLS: 'self' } });
+  laptop = await browser.newContext({ ignoreHTTPSErrors: true, viewport: { width: 1280, height: 800 } });
+});
+test.afterAll(async () => {
+  await laptop.close();
+  await mulch.stop();
+  rmSync(root, { recursive: true, force: true });
+});
+
+test('whoever comes signs in, goes where they were going, and keeps people under People', async ({
+  browser,
+}) => {
+  const page = await laptop.newPage();
+  await page.goto(`${mulch.url}/units`);
+  expect(new URL(page.url()).pathname).toBe('/sign-in');
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+  await page.getByLabel('Name').fill('ines voss');
+  await page.getByLabel('Passcode').fill('not this one');
+  await page.getByRole('button', { name: 'Come in' }).click();
+  await expect(page.getByRole('alert')).toContainText('do not belong together');
+  await page.getByLabel('Passcode').fill('gull on the rail');
+  await page.keyboard.press('Enter');
+  await page.waitForURL('**/units');
+
+  await page.goto(`${mulch.url}/people`);
+  await alive(page);
+  const more = page.getByRole('form', { name: 'Somebody more' });
+  await more.getByLabel('Name').fill('Harbour office');
+  await more.getByLabel('What they are here').selectOption('looker');
+  await more.getByLabel('Passcode to begin with').fill('eyes on the tide');
+  await more.getByRole('button', { name: 'Add' }).click();
+  await expect(page.getByRole('region', { name: 'Everybody' })).toContainText('2 people');
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+
+  // Who looks on reads everything, and records nothing.
+  const other = await browser.newContext({ ignoreHTTPSErrors: true });
+  const looker = await other.newPage();
+  await looker.goto(`${mulch.url}/sign-in`);
+  await looker.getByLabel('Name').fill('Harbour office');
+  await looker.getByLabel('Passcode').fill('eyes on the tide');
+  await looker.keyboard.press('Enter');
+  await looker.waitForURL(`${mulch.url}/`);
+  await alive(looker);
+  await looker
+    .getByRole('link', { name: /Hearing-loop amplifier/ })
+    .first()
+    .click();
+  await alive(looker);
+  await looker.keyboard.press('m');
+  await looker.getByRole('dialog').getByRole('textbox').first().fill('I only look');
+  await looker
+    .getByRole('dialog')
+    .getByRole('button', { name: /Keep|Note/ })
+    .click();
+  await expect(looker.getByRole('dialog')).toContainText('looks on here');
+
+  // Taken out while the page is open: it says so, at the next word to the server.
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'Harbour office' })
+    .getByRole('button', { name: 'Take out' })
+    .click();
+  await page.getByRole('button', { name: 'Take Harbour office out' }).click();
+  await expect(page.getByRole('region', { name: 'Everybody' })).toContainText('1 person');
+  await looker.evaluate(() => window.dispatchEvent(new Event('online')));
+  await expect(looker.getByText('This device is signed out.')).toBeVisible();
+  await looker.reload();
+  expect(new URL(looker.url()).pathname).toBe('/sign-in');
+  await other.close();
+  await page.close();
+});
+
+test('a code brings the job onto the phone without typing: once, and for five minutes', async ({
+  browser,
+}) => {
+  const page = await laptop.newPage();
+  const job = await freshJob(page, mulch.url, 'Photo-booth printer, north arcade');
+  await page.goto(`${job}/trace`);
+  await alive(page);
+  await page.keyboard.press('q');
+  const sheet = page.getByRole('dialog', { name: 'Beside this' });
+  await expect(sheet).toContainText('opens this job at Trace, signed in as Ines Voss');
+  await expect(sheet).toContainText(/([0-9A-F]{2}:){31}[0-9A-F]{2}/);
+  const link = await codeOn(page);
+  expect(link).toMatch(/^https:\/\/127\.0\.0\.2:\d+\/beside#[\w-]{43}$/);
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+
+  const phone = await phoneOf(browser);
+  const held = await phone.newPage();
+  const asked: string[] = [];
+  held.on('request', (r) => asked.push(`${r.url()} ${r.headers().referer ?? ''}`));
+  await held.goto(link);
+  await held.waitForURL('**/trace');
+  await alive(held);
+  await expect(held.getByRole('heading', { level: 1 })).toHaveText('Photo-booth printer');
+  expect(held.url()).toBe(`${job}/trace`);
+  // What the link says is sent once, as a body, and stands in no address.
+  expect(asked.some((a) => a.includes(link.split('#')[1] ?? ''))).toBe(false);
+  expect(await held.evaluate(() => document.cookie)).not.toContain('mulch-device');
+
+  // What is recorded on the one is by the same person on the other.
+  await held.goto(`${job}/take-in`);
+  await alive(held);
+  await page.keyboard.press('Escape');
+
+  // A stolen link is no use: not twice, not to another device.
+  const thief = await phoneOf(browser);
+  const stolen = await thief.newPage();
+  await stolen.goto(link);
+  await expect(stolen.getByRole('alert')).toContainText('used already, or its five minutes are over');
+  await stolen.goto(`${mulch.url}/`);
+  expect(new URL(stolen.url()).pathname).toBe('/sign-in');
+  await stolen.goto(`${mulch.url}/beside`);
+  await expect(stolen.getByRole('alert')).toContainText('comes with a code');
+  await thief.close();
+
+  // The phone is in the list of devices, and ends there.
+  await page.goto(`${mulch.url}/people`);
+  await alive(page);
+  const devices = page.getByRole('region', { name: 'You' }).getByRole('listitem');
+  // The one at which the first person registered, this one, and the phone.
+  await expect(devices).toHaveCount(3);
+  const it = devices.filter({ hasText: 'Chrome on Android phone' });
+  await it.getByRole('button', { name: 'Sign it out' }).click();
+  await expect(it).toHaveCount(0);
+  await held.reload();
+  expect(new URL(held.url()).pathname).toBe('/sign-in');
+  await phone.close();
+  await page.close();
+});
+
+test('without anybody registered the button says what is missing', async ({ page, demo }) => {
+  const job = await freshJob(page, demo.url, 'Photo-booth printer, north arcade');
+  await page.goto(`${job}/trace`);
+  await alive(page);
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('menuitem', { name: /Beside this/ }).click();
+  await expect(page.getByRole('dialog')).toContainText('nobody is registered yet');
+  await page.getByRole('link', { name: 'Register the first person' }).click();
+  await alive(page);
+  await expect(page.getByRole('form', { name: 'The first person' })).toBeVisible();
+});
