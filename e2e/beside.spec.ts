@@ -149,10 +149,29 @@ test('a code brings the job onto the phone without typing: once, and for five mi
   expect(asked.some((a) => a.includes(link.split('#')[1] ?? ''))).toBe(false);
   expect(await held.evaluate(() => document.cookie)).not.toContain('mulch-device');
 
-  // What is recorded on the one is by the same person on the other.
-  await held.goto(`${job}/take-in`);
-  await alive(held);
+  // What is recorded on the one stands on the other, and each sees that the other is there.
   await page.keyboard.press('Escape');
+  await expect(page.getByText('also on Chrome on Android phone')).toBeVisible();
+  await held.getByRole('button', { name: 'Note' }).tap();
+  await held.getByRole('dialog').getByRole('textbox').first().fill('tide mark inside the hatch');
+  await held.getByRole('dialog').getByRole('button', { name: /^(Keep|Note)/ }).tap();
+  await page.goto(`${job}/take-in`);
+  await alive(page);
+  await page.keyboard.press('y');
+  await expect(page.getByRole('dialog', { name: /History/ })).toContainText('tide mark inside the hatch');
+  await expect(page.getByRole('dialog', { name: /History/ })).toContainText('Ines Voss');
+  await page.keyboard.press('Escape');
+  const pictures = page.getByRole('region', { name: 'Pictures' });
+  await expect(pictures.getByRole('img')).toHaveCount(0);
+  const picture = await sharp({ create: { width: 640, height: 480, channels: 3, background: 'teal' } })
+    .jpeg()
+    .toBuffer();
+  await held.getByLabel('Picture with the camera').setInputFiles({
+    name: 'camera.jpg',
+    mimeType: 'image/jpeg',
+    buffer: picture,
+  });
+  await expect(pictures.getByRole('img')).toHaveCount(1, { timeout: 2000 });
 
   // A stolen link is no use: not twice, not to another device.
   const thief = await phoneOf(browser);

@@ -158,8 +158,11 @@ for (const signal of ['SIGINT', 'SIGTERM']) {
       await globalThis[Symbol.for('mulch.settle')]?.().catch((error) => console.error(error));
       process.exit(0);
     };
+    // Whoever listens to a job is told that this ends.
+    globalThis[Symbol.for('mulch.ending')]?.();
     server.close(end);
-    server.closeIdleConnections();
+    // A connection whose answer has just ended becomes idle a moment later.
+    setInterval(() => server.closeIdleConnections(), 50);
     // Whoever still holds a connection does not keep it from ending.
     setTimeout(end, 3000).unref();
   });

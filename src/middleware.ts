@@ -102,6 +102,8 @@ export const onRequest = defineMiddleware(async (ctx, next) => {
   if (
     !small &&
     response.body &&
+    // What is told as it happens does not wait to be packed.
+    !type.startsWith('text/event-stream') &&
     /^(text\/|application\/(problem\+)?json)/.test(type) &&
     accepts.includes('gzip')
   ) {

@@ -66,6 +66,15 @@ export async function deviceByToken(
   return row;
 }
 
+/** A device that is signed in; undefined when it has ended. */
+export async function deviceById(db: Handle, id: string, now: string): Promise<DeviceRow | undefined> {
+  const [row] = await db
+    .select()
+    .from(devices)
+    .where(and(eq(devices.id, id), gt(devices.endsAt, now)));
+  return row;
+}
+
 /** Devices of somebody that are signed in, the one seen last first. */
 export async function devicesOf(db: Handle, person: string, now: string): Promise<DeviceRow[]> {
   const rows = await db

@@ -3,6 +3,7 @@ import { type JobEvent, judge, summarise } from '../core/job';
 import { Refusal } from '../core/refusal';
 import type { Database } from '../data/database';
 import { appendEvents, eventsById, saveSummary } from '../data/jobs';
+import { tellMoved } from './live/hub';
 import { Problem, refused } from './problem';
 import { recordsOf } from './records';
 
@@ -67,5 +68,6 @@ export async function postEvents(
   });
   // Only what is kept for good is remembered.
   records.keep(job, record);
+  tellMoved(job, record.events.length);
   return { seq: record.events.length, events: record.events.slice(after) };
 }

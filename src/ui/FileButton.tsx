@@ -6,12 +6,14 @@ interface FileButtonProps extends Omit<ComponentProps<typeof Second>, 'onClick'>
   label: string;
   accept: string;
   multiple?: boolean;
+  /** which camera a phone opens by itself */
+  capture?: 'environment';
   /** at least one file; the same one may be chosen again */
   onFiles(files: [File, ...File[]]): void;
 }
 
 /** A button that asks for a file. */
-export function FileButton({ label, accept, multiple, onFiles, ...button }: FileButtonProps) {
+export function FileButton({ label, accept, multiple, capture, onFiles, ...button }: FileButtonProps) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
@@ -21,6 +23,7 @@ export function FileButton({ label, accept, multiple, onFiles, ...button }: File
         type="file"
         accept={accept}
         multiple={multiple}
+        capture={capture}
         className="sr-only"
         aria-label={label}
         tabIndex={-1}

@@ -22,7 +22,7 @@ export { openAccess } from './open';
 export { type OpenPoint, openPoints } from './open-points';
 export { coversNeeded, fixesOf, fixWords, isDone, isReached, outsOf, plansOf } from './opening';
 export { leadsNow, packsIn, plugsOff } from './packs';
-export { isPinOf, picturesOf } from './pictures';
+export { isPinOf, pictureOf, picturesOf } from './pictures';
 export { type RemedyOption, remedyOptions } from './plan-of';
 export { plugsToMove } from './planned';
 export { powerDownLeft } from './powering-down';

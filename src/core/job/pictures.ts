@@ -1,5 +1,5 @@
-import type { Item } from '../ledger';
-import type { JobState, Photo, PhotoPin } from './state';
+import { type Item, tally, wayBack } from '../ledger';
+import type { JobState, Photo, PhotoPin, Stop } from './state';
 
 /**
  * Whether a pin is on a thing of the tray: bound to it, or set on its name.
@@ -22,3 +22,18 @@ export const isPinOf = (pin: PhotoPin, item: Pick<Item, 'id' | 'name'>): boolean
  */
 export const picturesOf = (state: JobState, item: Pick<Item, 'id' | 'name'>): Photo[] =>
   state.photos.filter((p) => p.of === item.id || p.pins?.some((pin) => isPinOf(pin, item)));
+
+/**
+ * The thing that a picture taken at a stop is of, while nothing else is said: in Open up what came off
+ * last, in Close up what goes back next.
+ *
+ * @param state a job
+ * @param stop the stop that is looked at
+ * @returns id of an item, undefined where no move is in hand
+ * @example pictureOf(state, 'open up') // id of what came off last
+ */
+export function pictureOf(state: JobState, stop: Stop): string | undefined {
+  if (stop === 'open up') return state.ledger.items.findLast((i) => !i.fresh && tally(i).off > 0)?.id;
+  if (stop === 'close up') return wayBack(state.ledger)[0]?.item?.id;
+  return undefined;
+}

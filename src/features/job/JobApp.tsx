@@ -7,6 +7,7 @@ import { KeysDialog, useEscape, useKeys } from '../../ui/Keys';
 import { toggleTheme } from '../../ui/ThemeButton';
 import { useFocusNeverLost } from '../../ui/use-focus-never-lost';
 import { BesideDialog } from '../beside/BesideDialog';
+import { signedIn } from '../people/signed-in';
 import { openSum } from '../sums/open-sum';
 import { SumHost } from '../sums/SumHost';
 import { HistoryDialog } from './HistoryDialog';
@@ -45,6 +46,20 @@ const HELP = [
   { keys: 'N', does: 'night and day' },
   { keys: '?', does: 'these keys' },
 ];
+
+/** Who else has this job open, on which device. */
+function WithOthers() {
+  const { others } = useLink();
+  const [first] = others;
+  if (!first) return null;
+  const me = signedIn()?.name ?? '';
+  const who = (o: typeof first) => (o.name === me ? `also on ${o.device}` : `with ${o.name}, ${o.device}`);
+  return (
+    <span className="text-slate text-[14px]" title={others.map(who).join('; ')}>
+      {others.length > 1 ? `${others.length} more here` : who(first)}
+    </span>
+  );
+}
 
 const focus = (selector: string) => document.querySelector<HTMLElement>(selector)?.focus();
 
@@ -113,6 +128,7 @@ function View({ away }: { away: Stop | null }) {
           { words: 'Beside this', keyName: 'Q', onPick: () => setPairing(true) },
         ]}
       >
+        <WithOthers />
         <UnsentCount />
         <button type="button" onClick={() => setRefusal(undo()?.reason ?? null)}>
           Undo <kbd>U</kbd>

@@ -4,6 +4,7 @@ import { PartPicture } from '../../ui/PartPicture';
 import { FreePlace, Place, type PlaceLook } from '../../ui/Place';
 import { Screw } from '../../ui/Screw';
 import { ScrollRow } from '../../ui/ScrollRow';
+import { QuickPicture } from '../photos/QuickPicture';
 import { ItemDialog } from './ItemDialog';
 import { useJob } from './use-job';
 
@@ -127,6 +128,7 @@ export function Tray() {
             </svg>
           </button>
         )}
+        <QuickPicture />
       </div>
       {!folded && (
         <ScrollRow className="tray-row" label="Places of the tray" at={row}>

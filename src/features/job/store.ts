@@ -11,6 +11,7 @@ import {
   undoTarget,
 } from '../../core/job';
 import { Refusal } from '../../core/refusal';
+import { LiveLink, type Other } from './live-link';
 import { outbox } from './outbox';
 
 /** Why entries wait: no connection, a server that says why, a job that it does not know, nobody signed in. */
@@ -33,6 +34,8 @@ export interface Snapshot {
   keepsNothing: boolean;
   /** entries that the server had and has no more, which are sent to it again */
   sentAgain: number;
+  /** who else has this job open */
+  others: Other[];
 }
 
 export interface Refused {
@@ -91,12 +94,21 @@ export class JobStore {
   private boxed: Promise<void> = Promise.resolve();
   private channel: BroadcastChannel | undefined;
   private timer: ReturnType<typeof setTimeout> | undefined;
+  /** how many entries the server said it has, while something was on its way there */
+  private movedTo = 0;
+  private readonly live: LiveLink;
 
   constructor(
     private readonly job: string,
     events: JobEvent[],
   ) {
     this.server = events;
+    this.live = new LiveLink(job, () => this.server.length, {
+      moved: (seq) => this.moved(seq),
+      others: (others) => {
+        if (others.length || this.snapshot.others.length) this.set({ others });
+      },
+    });
     this.snapshot = {
       record: fold(events),
       unsent: 0,
@@ -104,6 +116,7 @@ export class JobStore {
       turnedBack: [],
       keepsNothing: false,
       sentAgain: 0,
+      others: [],
     };
   }
 
@@ -119,9 +132,14 @@ export class JobStore {
     this.channel = new BroadcastChannel(`mulch job ${this.job}`);
     this.channel.onmessage = () => void this.pull();
     const wake = () => {
-      if (document.visibilityState === 'visible') void this.pull();
+      if (document.visibilityState !== 'visible') return this.live.close();
+      this.live.open();
+      void this.pull();
     };
-    const poll = setInterval(wake, POLL_SECONDS * 1000);
+    // What is heard need not be asked for.
+    const poll = setInterval(() => {
+      if (!this.live.hears) wake();
+    }, POLL_SECONDS * 1000);
     // The last words of a page: what is on its way into the outbox may not get there any more.
     const leave = () => {
       if (this.pending.length) void this.post(this.pending.slice(0, BATCH), true).catch(() => {});
@@ -129,8 +147,10 @@ export class JobStore {
     window.addEventListener('pagehide', leave);
     window.addEventListener('online', wake);
     document.addEventListener('visibilitychange', wake);
+    if (document.visibilityState === 'visible') this.live.open();
     void this.restore();
     return () => {
+      this.live.close();
       clearInterval(poll);
       clearTimeout(this.timer);
       window.removeEventListener('pagehide', leave);
@@ -261,6 +281,14 @@ export class JobStore {
     else this.rebuild();
   }
 
+  /** The job has moved on elsewhere. */
+  private moved(seq: number) {
+    if (seq <= this.server.length) return;
+    this.movedTo = seq;
+    // What is on its way there comes back with what it lacks here.
+    if (!this.sending) void this.pull();
+  }
+
   private async pull() {
     if (this.pending.length) return this.flush();
     try {
@@ -310,6 +338,10 @@ export class JobStore {
       this.later({ kind: 'connection' });
     } finally {
       this.sending = false;
+    }
+    if (this.movedTo > this.server.length && this.pending.length === 0) {
+      this.movedTo = 0;
+      return this.pull();
     }
     if (this.again || (this.pending.length && !this.snapshot.trouble)) {
       this.again = false;

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { pictureOf } from '../../core/job';
 import { specOf, tally } from '../../core/ledger';
 import { SelectField, TextField, Wrong } from '../../ui/Field';
 import { FileButton } from '../../ui/FileButton';
@@ -15,8 +16,8 @@ export function Photos({ title, hint }: { title: string; hint: string }) {
   const [picked, setPicked] = useState<string | null>(null);
   const { take, busy, wrong } = useTakePhoto();
   const off = job.ledger.items.filter((i) => tally(i).off > 0).reverse();
-  // In Open up a picture is of what came off last, unless something else is chosen.
-  const of = picked ?? (stop === 'open up' ? (off[0]?.id ?? '') : '');
+  // A picture is of the move in hand, unless something else is chosen.
+  const of = picked ?? pictureOf(job, stop) ?? '';
   return (
     <section aria-label={title} className="grid gap-3">
       <div className="lead">

@@ -34,6 +34,7 @@ export { readEvents } from './jobs/read-events';
 export { jobReplaceBy } from './jobs/replace-by';
 export { readLessons } from './lessons/read-lessons';
 export { resetTheLessons } from './lessons/reset-lessons';
+export { followJob } from './live/follow-job';
 export { addAPerson } from './people/add-person';
 export { changeARole } from './people/change-role';
 export { endADevice } from './people/end-device';

@@ -1,7 +1,7 @@
 import { ulid } from 'ulid';
 import type { Person } from '../../core/people';
 import type { Database } from '../../data/database';
-import { deviceByToken, deviceSeen, insertDevice } from '../../data/people';
+import { deviceById, deviceByToken, deviceSeen, insertDevice } from '../../data/people';
 import { keptToken, newToken } from './token';
 
 /** Days a device stays signed in. */
@@ -87,3 +87,7 @@ export async function whoShows(db: Database, token: string | undefined, now: Dat
     await db.write((tx) => deviceSeen(tx, device.id, now.toISOString())).catch(() => {});
   return { person, device: device.id };
 }
+
+/** Whether a device is still signed in. */
+export const isSignedIn = async (db: Database, device: string, now: Date): Promise<boolean> =>
+  (await deviceById(db.read, device, now.toISOString())) !== undefined;
