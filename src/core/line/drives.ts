@@ -30,12 +30,17 @@ export const DRIVES: DriveFamily[] = [
   { id: 'Y', words: /^(?:tri-?wing)$/, looks: 'three wings', sizes: ['0', '1', '2'] },
 ];
 
+/** The short name of a family as it is said by itself: "ph", "tee". */
+const spelled = (d: DriveFamily) => (d.id === 'T' ? /^(?:t|tee|tx)$/ : new RegExp(`^${d.id.toLowerCase()}$`));
+
 /** A drive as it is spelled, and how many tokens it took. */
 interface DriveRead {
   drive: string;
   used: number;
 }
 
+/** "Phillips number one" */
+const NUMBER = /^(?:number|no|size)$/;
 const SECURITY = /^(?:security|sec|secure|pin-?in)$/;
 
 /** A drive written short: T10, TX 10, PH1, hex2.5, Y1, T10h. */
@@ -75,11 +80,17 @@ export function driveAt(tokens: readonly Token[], at: number): DriveRead | null 
   const wordAfter = tokens[at + 1]?.text ?? '';
   const family = DRIVES.find((d) => d.words.test(wordAfter));
   if (before !== undefined && family?.id === 'HEX') return { drive: `HEX${before}`, used: 2 };
-  const named = DRIVES.find((d) => d.words.test(token.text));
-  if (!named || token.type !== 'word') return null;
-  const size = sized(tokens[at + 1]);
-  const point = tokens[at + 2]?.text === 'point' ? sized(tokens[at + 3]) : undefined;
+  if (token.type !== 'word') return null;
+  const numbered = NUMBER.test(wordAfter) ? 1 : 0;
+  const size = sized(tokens[at + 1 + numbered]);
+  // Its short name is a name of it only with a size: "ph one", "tee ten".
+  const named = DRIVES.find(
+    (d) => d.words.test(token.text) || (size !== undefined && spelled(d).test(token.text)),
+  );
+  if (!named) return null;
+  const at2 = 2 + numbered;
+  const point = tokens[at + at2]?.text === 'point' ? sized(tokens[at + at2 + 1]) : undefined;
   if (size === undefined) return named.id === 'T' ? null : { drive: named.id, used: 1 };
-  if (point !== undefined) return { drive: `${named.id}${size}.${point}`, used: 4 };
-  return named.id === 'T' ? secured(`T${size}`, 2) : { drive: `${named.id}${size}`, used: 2 };
+  if (point !== undefined) return { drive: `${named.id}${size}.${point}`, used: at2 + 2 };
+  return named.id === 'T' ? secured(`T${size}`, at2) : { drive: `${named.id}${size}`, used: at2 };
 }

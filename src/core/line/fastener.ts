@@ -8,6 +8,8 @@ const SCREW_WORD = /^(screw|bolt|nut|washer|standoff|stud|rivet)s?$/;
 const HEADS = /^(?:pan|flat|countersunk|button|cap|cheese|flange|truss)$/;
 const SORTS = /^(?:short|long)$/;
 const ALIKE = /^(?:equal|alike|same)$/;
+/** Words that sound like a number. */
+const HEARD: Record<string, number> = { for: 4, to: 2, too: 2, won: 1, ate: 8 };
 const SEVERAL = /^(?:several|some|all)$/;
 
 const SIZED = /^(m|st)\s?(\d+(?:\.\d+)?)(?:\s*(?:x|by)\s*(\d+(?:\.\d+)?))?(?:\s?mm)?$/;
@@ -20,9 +22,9 @@ function inches(text: string): number {
   return Number(text) * 25.4;
 }
 
-/** A thread as it is spoken: "M three by eight", "M two point five by six". */
+/** A thread as it is spoken, and as dictation writes it down: "M three by eight", "em two point five times six". */
 function spoken(all: readonly Word[], i: number): { thread: string; lengthMm?: number; used: number } | null {
-  if (all[i]?.text !== 'm') return null;
+  if (!/^em?$|^m$/.test(all[i]?.text ?? '')) return null;
   let at = i + 1;
   const number = () => {
     const whole = numberIn(all[at]?.text);
@@ -36,7 +38,7 @@ function spoken(all: readonly Word[], i: number): { thread: string; lengthMm?: n
   const size = number();
   if (size === undefined) return null;
   let lengthMm: number | undefined;
-  if (/^(?:by|x)$/.test(all[at]?.text ?? '')) {
+  if (/^(?:by|x|times)$/.test(all[at]?.text ?? '')) {
     at++;
     lengthMm = number();
     if (lengthMm === undefined) at--;
@@ -115,9 +117,20 @@ export function readCount(piece: Piece): number | null | undefined {
   const at = piece.at((w) => w.type === 'count');
   if (at >= 0) return Number.parseInt(piece.take(at, 1, 'how many')[0]?.text ?? '1', 10);
   const first = piece.rest[0];
+  // What stands right before a thread is how many, and "for em three" was said "four M three".
+  const sized = first && piece.spans.some((s) => s.as === 'what' && s.from === first.to + 1);
+  const heard = HEARD[first?.text ?? ''];
+  if (sized && heard !== undefined) {
+    piece.take(0, 1, 'how many');
+    return heard;
+  }
   // "2 nuts", "four M three": a number that stands first, with something after it.
-  if (!isCount(first) || piece.rest.length < 2) return undefined;
-  if (/^one$/.test(first?.text ?? '') && !/^(?:m|x|by|screw|bolt|nut)/.test(piece.rest[1]?.text ?? ''))
+  if (!isCount(first) || (piece.rest.length < 2 && !sized)) return undefined;
+  if (
+    /^one$/.test(first?.text ?? '') &&
+    !sized &&
+    !/^(?:m|x|by|screw|bolt|nut)/.test(piece.rest[1]?.text ?? '')
+  )
     return undefined;
   const used = piece.rest[1]?.text === 'x' ? 2 : 1;
   return Piece.numberOf(piece.take(0, used, 'how many')[0]);

@@ -5,6 +5,11 @@ const ONES = [
   .split(' ');
 const TENS: Record<string, number> = { twenty: 20, thirty: 30, forty: 40, fifty: 50, sixty: 60 };
 
+/** A word for whole tens, that takes a unit after it. */
+export const isTens = (text: string): boolean => text in TENS;
+/** A word for one to nine. */
+export const isUnit = (text: string): boolean => ONES.indexOf(text) >= 1 && ONES.indexOf(text) <= 9;
+
 /**
  * A number as it is written or spoken.
  *

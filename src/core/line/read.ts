@@ -90,6 +90,8 @@ function pieces(words: Word[]): Word[][] {
     if (!w.found && sorts.test(w.text) && next[0]?.type === 'number' && sorts.test(next[1]?.text ?? ''))
       out.push([]);
   });
+  // A comma, or the stop of a sentence, at the end of a piece says nothing.
+  for (const p of out) while (p.at(-1)?.type === 'comma' && !p.at(-1)?.found) p.pop();
   return out.filter((p) => p.length > 0);
 }
 

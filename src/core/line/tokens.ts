@@ -1,4 +1,5 @@
 import moo from 'moo';
+import { isTens, isUnit } from './numbers';
 
 /** A piece of a line: what it looks like, what it says, and where it stood. */
 export interface Token {
@@ -16,7 +17,8 @@ const at = (source: string) => new RegExp(source);
 const LEXER = moo.compile({
   space: { match: at('\\s+'), lineBreaks: true },
   arrow: at('>+'),
-  comma: at('[,;]'),
+  // A stop ends what was dictated; the point of a number is part of it.
+  comma: at('[,;]|[.!?](?=\\s|$)'),
   open: at('\\('),
   shut: at('\\)'),
   inch: at(
@@ -32,8 +34,8 @@ const LEXER = moo.compile({
     `(?:t[xr]?\\s?\\d{1,2}\\s?(?:h|s|sec(?:urity)?)?|(?:ph|pz)\\s?(?:0{1,3}|\\d)|sl\\s?${N}|sq\\d?|y\\d|hex\\s?\\d+/\\d+|hex\\s?${N}(?:\\s?mm)?)(?![\\w/.-])`,
   ),
   fraction: at('\\d+/\\d+(?![\\w/])'),
-  number: at(`${N}(?=[\\s,;>()]|$)`),
-  word: at('[^\\s,;>()]+'),
+  number: at(`${N}(?=[\\s,;>()]|[.!?]?(?:\\s|$))`),
+  word: at('[^\\s,;>()]+?(?=[.!?]?(?:[\\s,;>()]|$))'),
 });
 
 /**
@@ -59,7 +61,7 @@ export const plainOf = (text: string): string =>
  */
 export function tokensOf(text: string): Token[] {
   LEXER.reset(plainOf(text));
-  return [...LEXER]
+  const tokens = [...LEXER]
     .filter((t) => t.type !== 'space')
     .map((t) => ({
       type: t.type ?? 'word',
@@ -67,4 +69,12 @@ export function tokensOf(text: string): Token[] {
       from: t.offset,
       to: t.offset + t.value.length,
     }));
+  return tokens.flatMap((t, i) => {
+    const next = tokens[i + 1];
+    const before = tokens[i - 1];
+    // "twenty five" is said in two words and is one number.
+    if (next && isTens(t.text) && isUnit(next.text))
+      return [{ ...t, text: `${t.text}-${next.text}`, to: next.to }];
+    return before && isTens(before.text) && isUnit(t.text) ? [] : [t];
+  });
 }

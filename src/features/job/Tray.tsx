@@ -117,7 +117,7 @@ export function Tray() {
           <span>{lying(items, folded)}</span>
         ) : (
           <button type="button" aria-expanded={!folded} onClick={() => setUnfolded(folded)}>
-            {lying(items, folded)}
+            <span className="truncate min-w-0">{lying(items, folded)}</span>
             <svg width="12" height="8" viewBox="0 0 12 8" aria-hidden="true">
               <path
                 d={folded ? 'M1 7 6 2 11 7' : 'M1 1 6 6 11 1'}
