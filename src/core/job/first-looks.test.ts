@@ -1,8 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { reportOf } from '../report';
-import { suspicion } from '../trace';
+import { suspicion, trace } from '../trace';
 import { deriveChecks, powerOf } from '../unit';
-import { firstLooksFound, firstLooksLeft, fixWords, handOverHeldBy, isDone, traceRequest, tryOpen } from '.';
+import {
+  firstLooksFound,
+  firstLooksLeft,
+  fixWords,
+  handOverHeldBy,
+  isDone,
+  traceRequest,
+  traceView,
+  tryOpen,
+} from '.';
 import { bench, kiosk } from './bench.test.fixture';
 
 const map = kiosk([
@@ -68,6 +77,11 @@ describe('what is asked before anything is measured', () => {
     b.tell({ type: 'look.answered', look: 'setting', found: false });
     const ratio = (of: Map<string, number>) => (of.get('S1') ?? 0) / (of.get('A1') ?? 0);
     expect(ratio(p())).toBeCloseTo(ratio(before) / 10, 9);
+    // Nor is it asked once more by itself; it can still be chosen.
+    const view = traceView(b.state(), trace(traceRequest(b.state())));
+    const ofS1 = view.checks.filter((c) => c.trace.exercises?.join() === 'S1').map((c) => c.id);
+    expect(ofS1.length).toBeGreaterThan(0);
+    expect(view.next.filter((n) => ofS1.includes(n.id))).toEqual([]);
     // One that was off and put right is proven by itself; it says nothing against the rest.
     b.tell({ type: 'look.answered', look: 'setting', found: true, note: 'tickets off' });
     expect(p()).toEqual(before);

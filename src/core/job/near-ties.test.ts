@@ -55,6 +55,14 @@ describe('steps that are as good as each other', () => {
       [3, false, false, 1],
     ]);
   });
+  it('of checks with the same opening, one that tells a small share of the most telling one comes after it', () => {
+    const little = step({ openMinutes: 6, minutes: 6.5, bits: 0.1 });
+    const much = step({ openMinutes: 6, minutes: 9, bits: 0.8 });
+    expect(ranked([little, much]).map((s) => s.bits)).toEqual([0.8, 0.1]);
+    expect(ranked([{ ...little, bits: 0.2 }, much]).map((s) => s.bits)).toEqual([0.2, 0.8]);
+    // From outside it may tell little: it costs no opening.
+    expect(ranked([much, { ...little, openMinutes: 0 }]).map((s) => s.bits)).toEqual([0.1, 0.8]);
+  });
   it('a look that tells next to nothing is no reason to wait with the repair, from both sides', () => {
     const repair = step({ openMinutes: 6 });
     expect(ranked([repair, step({ expectedMinutes: 20.5, bits: 0.019 })])[0]?.openMinutes).toBe(6);

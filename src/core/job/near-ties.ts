@@ -16,15 +16,26 @@ export interface Weighed {
   bits?: number;
 }
 
-/** Under this a check tells nothing worth a tie. Common practice, no source. */
+/** Under this a check tells nothing worth a tie, bits. Common practice, no source. */
 const TELLS = 0.02;
+/** Share of the most telling check with no larger opening under which a check is none of its equals. Common practice, no source. */
+const TELLS_LITTLE = 0.25;
+
+/** Whether a check tells enough to stand in its tie. */
+function tells(s: Weighed, tie: readonly Weighed[]): boolean {
+  if (s.bits === undefined) return true;
+  // Beside a larger opening a look from outside may tell little.
+  const best = Math.max(0, ...tie.map((o) => (o.openMinutes <= s.openMinutes ? (o.bits ?? 0) : 0)));
+  return s.bits >= Math.max(TELLS, TELLS_LITTLE * best);
+}
 
 /**
  * What decides between near ties, in this order: what tells something at all, shut before open, nothing
- * live, the smaller opening, dead before powered, quick.
+ * live, the smaller opening, dead before powered, quick. Being quick alone is no reason to begin with what
+ * tells little.
  */
-const BETWEEN: ((s: Weighed) => number)[] = [
-  (s) => (s.bits !== undefined && s.bits < TELLS ? 1 : 0),
+const BETWEEN: ((s: Weighed, tie: readonly Weighed[]) => number)[] = [
+  (s, tie) => (tells(s, tie) ? 0 : 1),
   (s) => (s.openMinutes > 0 ? 1 : 0),
   (s) => (s.live ? 1 : 0),
   (s) => s.openMinutes,
@@ -48,8 +59,9 @@ export function ranked<S extends Weighed>(steps: S[]): (S & { place: number; tie
     const most = (left[from]?.expectedMinutes ?? 0) * (1 + NEAR);
     let to = from + 1;
     while (to < left.length && (left[to]?.expectedMinutes ?? 0) <= most) to++;
-    const tie = left.slice(from, to).sort((a, b) => {
-      for (const by of BETWEEN) if (by(a) !== by(b)) return by(a) - by(b);
+    const near = left.slice(from, to);
+    const tie = near.toSorted((a, b) => {
+      for (const by of BETWEEN) if (by(a, near) !== by(b, near)) return by(a, near) - by(b, near);
       return 0;
     });
     out.push(...tie.map((s) => ({ ...s, place: from + 1, tied: tie.length > 1 })));

@@ -152,11 +152,16 @@ function reasonFor(check: MapCheck, p: Map<string, number>): string {
 }
 
 function words(state: JobState, answer: TraceAnswer, checks: MapCheck[]): NextStep[] {
+  const looked = clearedByLooks(state);
+  const seen = new Set(state.map.elements.filter((e) => looked.has(e.kind)).map((e) => e.id));
+  // What the first look found right is not asked once more by itself.
+  const asksAgain = ({ trace: { exercises = [] } }: MapCheck) =>
+    exercises.length > 0 && exercises.every((id) => seen.has(id));
   const p = new Map(answer.belief.map((b) => [b.id, b.p]));
   const steps = answer.next.flatMap((n): Omit<NextStep, 'place' | 'tied'>[] => {
     if (n.kind === 'check') {
       const check = checks.find((c) => c.id === n.id);
-      if (!check) return [];
+      if (!check || asksAgain(check)) return [];
       return [
         {
           kind: 'check',

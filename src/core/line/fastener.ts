@@ -22,28 +22,33 @@ function inches(text: string): number {
   return Number(text) * 25.4;
 }
 
+const BY = /^(?:by|x|times)$/;
+
+/** A number in words or figures, "two point five" among them, and the place after it; undefined where there is none. */
+function numberAt(all: readonly Word[], at: number): { value: number; next: number } | undefined {
+  const whole = numberIn(all[at]?.text);
+  if (whole === undefined) return undefined;
+  const part = all[at + 1]?.text === 'point' ? numberIn(all[at + 2]?.text) : undefined;
+  return part === undefined
+    ? { value: Number(whole), next: at + 1 }
+    : { value: Number(`${whole}.${part}`), next: at + 3 };
+}
+
+/** A length said after a thread: "by eight", "times two point five". */
+const lengthAt = (all: readonly Word[], at: number) =>
+  BY.test(all[at]?.text ?? '') ? numberAt(all, at + 1) : undefined;
+
 /** A thread as it is spoken, and as dictation writes it down: "M three by eight", "em two point five times six". */
 function spoken(all: readonly Word[], i: number): { thread: string; lengthMm?: number; used: number } | null {
   if (!/^em?$|^m$/.test(all[i]?.text ?? '')) return null;
-  let at = i + 1;
-  const number = () => {
-    const whole = numberIn(all[at]?.text);
-    if (whole === undefined) return undefined;
-    at++;
-    const part = all[at]?.text === 'point' ? numberIn(all[at + 1]?.text) : undefined;
-    if (part === undefined) return Number(whole);
-    at += 2;
-    return Number(`${whole}.${part}`);
+  const size = numberAt(all, i + 1);
+  if (!size) return null;
+  const length = lengthAt(all, size.next);
+  return {
+    thread: `M${size.value}`,
+    ...(length ? { lengthMm: length.value } : {}),
+    used: (length ?? size).next - i,
   };
-  const size = number();
-  if (size === undefined) return null;
-  let lengthMm: number | undefined;
-  if (/^(?:by|x|times)$/.test(all[at]?.text ?? '')) {
-    at++;
-    lengthMm = number();
-    if (lengthMm === undefined) at--;
-  }
-  return { thread: `M${size}`, ...(lengthMm === undefined ? {} : { lengthMm }), used: at - i };
 }
 
 /**
@@ -64,11 +69,16 @@ export function readThread(piece: Piece): Pick<LineEntry, 'thread' | 'lengthMm'>
   }
   const [word] = piece.take(at, 1, 'what');
   const metric = SIZED.exec(word?.text ?? '');
-  if (metric)
+  if (metric) {
+    // "M4 by twelve": the one in figures, the other in words.
+    const said = metric[3] ? undefined : lengthAt(piece.rest, at);
+    if (said) piece.take(at, said.next - at, 'what');
+    const length = metric[3] ? Number(metric[3]) : said?.value;
     return {
       thread: `${metric[1]?.toUpperCase()}${Number(metric[2])}`,
-      ...(metric[3] ? { lengthMm: Number(metric[3]) } : {}),
+      ...(length === undefined ? {} : { lengthMm: length }),
     };
+  }
   const inch = INCH.exec(word?.text ?? '');
   return {
     thread: inch?.[1] as string,

@@ -225,6 +225,11 @@ const TABLE: Row[] = [
   ['twenty one em two point five by six', screw({ count: 21, thread: 'M2.5', lengthMm: 6 })],
   ['for M three by eight foot', screw({ count: 4, thread: 'M3', lengthMm: 8, from: 'foot' })],
   ['to em three by ten tee ten foot', screw({ count: 2, thread: 'M3', lengthMm: 10, drive: 'T10' })],
+  [
+    'Six M4 by twelve torx twenty, foot.',
+    screw({ count: 6, thread: 'M4', lengthMm: 12, drive: 'T20', from: 'foot' }),
+  ],
+  ['two M2.5 times six point five foot', screw({ count: 2, thread: 'M2.5', lengthMm: 6.5, from: 'foot' })],
   ['one M four by twenty five foot', screw({ count: 1, thread: 'M4', lengthMm: 25, from: 'foot' })],
   [
     'Four M3 by 8, Phillips number one, rear cover, cup 3.',

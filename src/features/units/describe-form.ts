@@ -49,7 +49,8 @@ export const row = (mark: string, kind: ElementKind): Row => ({
   mark,
   name: '',
   kind,
-  outside: false,
+  // What somebody sets is reached without a tool, most often.
+  outside: kind === 'setting',
   tap: '',
   how: 'measure',
   should: '',
