@@ -17,13 +17,14 @@ const ROOMS = {
     packages: ['@libsql/client', 'tar', 'ulid'],
     node: ['crypto', 'fs', 'fs/promises', 'path', 'stream/promises', 'url', 'zlib'],
   },
+  offline: { rooms: [], packages: ['workbox-[a-z]+'] },
   workers: { rooms: ['core'], packages: ['comlink'] },
   ui: {
     rooms: ['core'],
     packages: ['react', 'react-dom', 'radix-ui', 'react-virtuoso', 'recharts', 'tinykeys', 'date-fns'],
   },
   features: {
-    rooms: ['core', 'schemas', 'ui', 'workers'],
+    rooms: ['core', 'schemas', 'ui', 'workers', 'offline'],
     packages: [
       'react',
       'react-dom',

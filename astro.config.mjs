@@ -3,11 +3,12 @@ import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
 import compress from './scripts/compress.mjs';
+import offline from './scripts/offline.mjs';
 
 export default defineConfig({
   output: 'server',
   adapter: node({ mode: 'middleware' }),
-  integrations: [react(), compress()],
+  integrations: [react(), offline(), compress()],
   devToolbar: { enabled: false },
   build: { inlineStylesheets: 'never' },
   // The middleware checks the origin of every write, JSON included.
@@ -27,6 +28,7 @@ export default defineConfig({
         "font-src 'self'",
         "connect-src 'self'",
         "worker-src 'self' blob:",
+        "manifest-src 'self'",
         "object-src 'none'",
         "base-uri 'none'",
         "form-action 'self'",

@@ -154,7 +154,10 @@ test('a code brings the job onto the phone without typing: once, and for five mi
   await expect(page.getByText('also on Chrome on Android phone')).toBeVisible();
   await held.getByRole('button', { name: 'Note' }).tap();
   await held.getByRole('dialog').getByRole('textbox').first().fill('tide mark inside the hatch');
-  await held.getByRole('dialog').getByRole('button', { name: /^(Keep|Note)/ }).tap();
+  await held
+    .getByRole('dialog')
+    .getByRole('button', { name: /^(Keep|Note)/ })
+    .tap();
   await page.goto(`${job}/take-in`);
   await alive(page);
   await page.keyboard.press('y');

@@ -48,6 +48,11 @@ if (beyond && !tls && process.env.MULCH_PLAIN !== 'yes')
   );
 process.env.MULCH_TLS_FINGERPRINT = tls?.fingerprint ?? '';
 
+/** Files that need more than to be read: a worker fetches for its pages, and is bound by its own policy. */
+const OWN_CSP = {
+  '/sw.js': "default-src 'none'; connect-src 'self'; script-src 'self'",
+  '/not-kept.html': "default-src 'none'; style-src 'self'; frame-ancestors 'none'",
+};
 const PLAIN_CSP = "default-src 'none'; frame-ancestors 'none'";
 
 const { handler } = await import('../dist/server/entry.mjs');
@@ -59,7 +64,7 @@ const files = sirv(path.join(process.env.MULCH_ROOT, 'dist/client'), {
   brotli: true,
   dotfiles: false,
   setHeaders(res, at) {
-    res.setHeader('content-security-policy', PLAIN_CSP);
+    res.setHeader('content-security-policy', OWN_CSP[at] ?? PLAIN_CSP);
     res.setHeader(
       'cache-control',
       at.startsWith('/_astro/') ? 'public, max-age=31536000, immutable' : 'no-cache',
@@ -145,13 +150,7 @@ if (beyond && !told.registered)
 const server = tls
   ? https.createServer({ ...TIMES, key: tls.key, cert: tls.cert }, answer)
   : http.createServer(TIMES, answer);
-const bound = await listening(server, port, host);
-const at = (name) => `${tls ? 'https' : 'http'}://${name.includes(':') ? `[${name}]` : name}:${bound}`;
-/** What other devices are told. */
-process.env.MULCH_AT = at(everywhere ? (own[0] ?? '127.0.0.1') : host);
-console.log(`Mulch is at ${at(everywhere ? '127.0.0.1' : host)}/`);
-if (everywhere) for (const name of own) console.log(`  and at ${at(name)}/`);
-if (tls) console.log(`Fingerprint of its certificate (SHA-256): ${tls.fingerprint}`);
+// Before anybody is told where it is: whoever stops it at once finds it ready to end well.
 for (const signal of ['SIGINT', 'SIGTERM']) {
   process.on(signal, () => {
     const end = async () => {
@@ -167,3 +166,10 @@ for (const signal of ['SIGINT', 'SIGTERM']) {
     setTimeout(end, 3000).unref();
   });
 }
+const bound = await listening(server, port, host);
+const at = (name) => `${tls ? 'https' : 'http'}://${name.includes(':') ? `[${name}]` : name}:${bound}`;
+/** What other devices are told. */
+process.env.MULCH_AT = at(everywhere ? (own[0] ?? '127.0.0.1') : host);
+console.log(`Mulch is at ${at(everywhere ? '127.0.0.1' : host)}/`);
+if (everywhere) for (const name of own) console.log(`  and at ${at(name)}/`);
+if (tls) console.log(`Fingerprint of its certificate (SHA-256): ${tls.fingerprint}`);

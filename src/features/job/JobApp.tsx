@@ -208,6 +208,11 @@ export function JobApp({ id, events, stop: first }: { id: string; events: JobEve
     return () => window.removeEventListener('popstate', back);
   }, [first, turn]);
   useEffect(loadTheRest, []);
+  // A page that was kept for another stop of the job turns to the one that was asked for.
+  useEffect(() => {
+    const asked = stopOf(window.location.pathname.split('/').at(-1));
+    if (asked && asked !== first) turn(asked, () => {});
+  }, [first, turn]);
   useEffect(() => {
     if (!sheetOf(first)) turn(first, () => {});
   }, [first, turn]);

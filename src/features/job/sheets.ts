@@ -77,6 +77,6 @@ export function loadTheRest(): () => void {
 
 // The sheet that a page begins with is there before the page wakes; a server has them all.
 const first =
-  typeof window === 'undefined' ? STOPS : [stopOf(window.location.pathname.split('/').at(-1)) ?? 'take in'];
+  typeof window === 'undefined' ? STOPS : [stopOf(document.documentElement.dataset.stop) ?? 'take in'];
 // What does not come now is asked for again when the page is alive.
 await Promise.all(first.map((stop) => loadSheet(stop).catch(() => {})));

@@ -11,6 +11,7 @@ import {
   undoTarget,
 } from '../../core/job';
 import { Refusal } from '../../core/refusal';
+import { keptStory } from './kept-story';
 import { LiveLink, type Other } from './live-link';
 import { outbox } from './outbox';
 
@@ -92,6 +93,8 @@ export class JobStore {
   private most = BATCH;
   /** entries put into the outbox one after another, so that they keep their order */
   private boxed: Promise<void> = Promise.resolve();
+  /** the story as it is kept, one part after another */
+  private storied: Promise<void> = Promise.resolve();
   private channel: BroadcastChannel | undefined;
   private timer: ReturnType<typeof setTimeout> | undefined;
   /** how many entries the server said it has, while something was on its way there */
@@ -247,6 +250,26 @@ export class JobStore {
     }
     if (this.pending.length) await this.flush();
     else await this.pull();
+    if (this.snapshot.trouble?.kind === 'connection') return this.asKept();
+    const { count, last } = await soon(keptStory.end(this.job)).catch(() => ({ count: 0, last: undefined }));
+    this.keepStory(count > 0 && this.server[count - 1]?.id === last ? count : 0);
+  }
+
+  /** The page came as it was kept, and the server cannot be reached: what is kept of its story since goes on. */
+  private async asKept(): Promise<void> {
+    const kept = await soon(keptStory.of(this.job)).catch(() => []);
+    const here = this.server.length;
+    if (kept.length <= here || kept[here - 1]?.id !== this.server[here - 1]?.id) return;
+    this.server = kept;
+    this.rebuild();
+  }
+
+  /** Keeps what the server has, from a place on. */
+  private keepStory(from: number) {
+    const events = this.server.slice(from);
+    if (events.length === 0) return;
+    // What cannot be kept is only missing without a connection.
+    this.storied = this.storied.then(() => soon(keptStory.keep(this.job, from, events))).catch(() => {});
   }
 
   /** Folds anew after the server's story has moved on; an entry that no longer holds is taken back. */
@@ -273,7 +296,9 @@ export class JobStore {
     const fresh = events.filter((e) => !had.has(e.id));
     if (fresh.length === 0) return;
     const own = fresh.every((e, i) => this.pending[i]?.id === e.id);
+    const from = this.server.length;
     this.server = [...this.server, ...fresh];
+    this.keepStory(from);
     const arrived = new Set(fresh.map((e) => e.id));
     this.pending = this.pending.filter((e) => !arrived.has(e.id));
     void outbox.drop([...arrived]).catch(() => {});
@@ -361,6 +386,7 @@ export class JobStore {
     const there = new Set(events.map((e) => e.id));
     const lacks = this.server.filter((e) => !there.has(e.id));
     this.server = events;
+    this.keepStory(0);
     if (lacks.length === 0) return this.rebuild();
     const again = new Set(lacks.map((e) => e.id));
     this.pending = [...lacks, ...this.pending.filter((e) => !again.has(e.id) && !there.has(e.id))];
@@ -391,7 +417,7 @@ export class JobStore {
     this.pending = this.pending.filter((e) => e.id !== culprit.id);
     await outbox.drop([culprit.id]).catch(() => {});
     const missed = await fetch(`/api/jobs/${this.job}/events?after=${this.server.length}`);
-    if (missed.ok) this.server = [...this.server, ...((await missed.json()) as Told).events];
+    if (missed.ok) this.absorb(((await missed.json()) as Told).events);
     const said = inWords(culprit, this.snapshot.record.state);
     this.set({ trouble: null, turnedBack: [...this.snapshot.turnedBack, { id: culprit.id, reason, said }] });
     this.rebuild();

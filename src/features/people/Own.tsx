@@ -3,6 +3,7 @@ import { type Person, ROLE_WORDS } from '../../core/people';
 import { Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { TextField, Wrong } from '../../ui/Field';
+import { forgetHere } from '../offline/forget';
 import { type Failure, send } from '../units/send';
 
 interface Device {
@@ -28,8 +29,10 @@ export function Own({ person, devices: first }: { person: Person; devices: Devic
           className="mt-3"
           onClick={async () => {
             const sent = await send('/api/sign-out', null);
-            if (sent.ok) window.location.assign('/sign-in');
-            else setWrong(sent.failure.reason);
+            if (sent.ok) {
+              await forgetHere();
+              window.location.assign('/sign-in');
+            } else setWrong(sent.failure.reason);
           }}
         >
           Sign out here

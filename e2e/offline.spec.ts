@@ -1,0 +1,139 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import type { Page } from '@playwright/test';
+import { alive, allSent, expect, freshJob, test } from './bench-test';
+import { type Running, startMulch } from './mulch';
+
+const root = mkdtempSync(path.join(tmpdir(), 'mulch-offline-'));
+const data = path.join(root, 'data');
+let mulch: Running;
+let port = 0;
+
+test.beforeAll(async () => {
+  mulch = await startMulch({ demo: true, data });
+  port = Number(new URL(mulch.url).port);
+});
+test.afterAll(async () => {
+  await mulch.stop();
+  rmSync(root, { recursive: true, force: true });
+});
+
+/** Waits until the worker serves the page and has kept what it was told to. */
+async function kept(page: Page, paths: string[]): Promise<void> {
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+  await expect(async () => {
+    const there = await page.evaluate(async () => {
+      const keys = await (await caches.open('mulch pages')).keys();
+      return keys.map((r) => new URL(r.url).pathname);
+    });
+    for (const p of paths) expect(there).toContain(p);
+  }).toPass({ timeout: 20_000 });
+}
+const note = async (page: Page, text: string) => {
+  await page.getByRole('button', { name: 'Note' }).click();
+  await page.getByRole('dialog').getByRole('textbox').first().fill(text);
+  await page.getByRole('dialog').getByRole('button', { name: 'Keep it' }).click();
+  await page.keyboard.press('Escape');
+};
+const history = async (page: Page) => {
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('y');
+  const told = await page.getByRole('dialog', { name: 'History' }).textContent();
+  await page.keyboard.press('Escape');
+  return told ?? '';
+};
+
+test('without the server every stop opens again, entries wait, and arrive in their order', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  const job = await freshJob(page, mulch.url, 'Photo-booth printer, north arcade');
+  const at = new URL(job).pathname;
+  await page.goto(mulch.url);
+  await alive(page);
+  await kept(page, ['/', '/sums', '/cables', '/batteries', '/units', `${at}/take-in`]);
+  await page.goto(`${job}/take-in`);
+  await alive(page);
+  // What was sent after the page was kept is in no kept page.
+  await note(page, 'first, with the server');
+  await allSent(page);
+
+  await mulch.kill();
+  await note(page, 'second, without it');
+  await page.reload();
+  await alive(page);
+  expect(await history(page)).toMatch(/second, without it.*first, with the server/s);
+  for (const [n, stop] of [
+    'take-in',
+    'trace',
+    'plan',
+    'make-safe',
+    'open-up',
+    'swap',
+    'close-up',
+    'prove',
+    'hand-over',
+  ].entries()) {
+    await page.goto(`${job}/${stop}`);
+    await alive(page);
+    await expect(page.getByRole('list', { name: 'The run' }).locator('[aria-current]')).toContainText(
+      new RegExp(stop.replaceAll('-', ' '), 'i'),
+      { timeout: 5000 },
+    );
+    expect(n).toBeLessThan(9);
+  }
+  await note(page, 'third, from Hand over');
+  for (const view of ['/', '/sums', '/cables', '/batteries', '/units']) {
+    await page.goto(`${mulch.url}${view}`);
+    await alive(page);
+  }
+  await expect(page.getByText('2 entries wait for the server')).toBeVisible();
+  // What was never opened here says so, in words of Mulch.
+  await page.goto(`${mulch.url}/jobs/01ARZ3NDEKTSV4RRFFQ69G5FAV/trace`);
+  await expect(page.getByRole('heading', { name: 'This page is not kept on this device' })).toBeVisible();
+
+  mulch = await startMulch({ data, port });
+  await page.goto(`${job}/take-in`);
+  await alive(page);
+  await allSent(page);
+  const { events } = (await (await page.request.get(`${mulch.url}/api${at}/events`)).json()) as {
+    events: { type: string; text?: string }[];
+  };
+  expect(events.filter((e) => e.type === 'note.added').map((e) => e.text)).toEqual([
+    'first, with the server',
+    'second, without it',
+    'third, from Hand over',
+  ]);
+});
+
+test('it can be installed: a manifest with its icons, and a worker that changes nothing by itself', async ({
+  page,
+}) => {
+  await page.goto(mulch.url);
+  const href = await page.locator('link[rel=manifest]').getAttribute('href');
+  const manifest = (await (await page.request.get(`${mulch.url}${href}`)).json()) as {
+    name: string;
+    start_url: string;
+    icons: { src: string; sizes: string }[];
+  };
+  expect(manifest).toMatchObject({ name: 'Mulch', start_url: '/' });
+  for (const { src, sizes } of manifest.icons) {
+    const size = await page.evaluate(async (s) => {
+      const image = new Image();
+      image.src = s;
+      await image.decode();
+      return `${image.naturalWidth}x${image.naturalHeight}`;
+    }, src);
+    expect(size).toBe(sizes);
+  }
+  await alive(page);
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+  // With the server there, a page is always the one of the server.
+  const list = await page.request.get(`${mulch.url}/api/jobs?handedOver=no`);
+  const count = ((await list.json()) as unknown[]).length;
+  await expect(page.getByRole('heading', { level: 1 }).locator('..')).toContainText(`${count} jobs here`);
+  await freshJob(page, mulch.url, 'Photo-booth printer, north arcade');
+  await page.goto(mulch.url);
+  await expect(page.getByRole('heading', { level: 1 }).locator('..')).toContainText(`${count + 1} jobs here`);
+});
