@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Page } from '@playwright/test';
+import sharp from 'sharp';
 import { alive, allSent, expect, freshJob, test } from './bench-test';
 import { type Running, startMulch } from './mulch';
 
@@ -61,6 +62,14 @@ test('without the server every stop opens again, entries wait, and arrive in the
 
   await mulch.kill();
   await note(page, 'second, without it');
+  const picture = await sharp({ create: { width: 320, height: 240, channels: 3, background: 'teal' } })
+    .jpeg()
+    .toBuffer();
+  await page.getByLabel('Picture file').setInputFiles([
+    { name: 'one.jpg', mimeType: 'image/jpeg', buffer: picture },
+    { name: 'two.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture at all') },
+  ]);
+  await expect(page.getByText('3 unsent')).toBeVisible();
   await page.reload();
   await alive(page);
   expect(await history(page)).toMatch(/second, without it.*first, with the server/s);
@@ -96,6 +105,8 @@ test('without the server every stop opens again, entries wait, and arrive in the
   mulch = await startMulch({ data, port });
   await page.goto(`${job}/take-in`);
   await alive(page);
+  // What the server does not take as a picture comes back with its reason.
+  await expect(page.getByText(/An entry was taken back: .*picture/)).toBeVisible({ timeout: 20_000 });
   await allSent(page);
   const { events } = (await (await page.request.get(`${mulch.url}/api${at}/events`)).json()) as {
     events: { type: string; text?: string }[];
@@ -105,6 +116,8 @@ test('without the server every stop opens again, entries wait, and arrive in the
     'second, without it',
     'third, from Hand over',
   ]);
+  expect(events.filter((e) => e.type === 'photo.added')).toHaveLength(1);
+  await expect(page.getByRole('region', { name: 'Pictures' }).getByRole('img')).toHaveCount(1);
 });
 
 test('it can be installed: a manifest with its icons, and a worker that changes nothing by itself', async ({

@@ -64,8 +64,9 @@ function WithOthers() {
 const focus = (selector: string) => document.querySelector<HTMLElement>(selector)?.focus();
 
 function UnsentCount() {
-  const { unsent } = useLink();
-  return unsent > 0 ? <span className="text-ochre text-[14px]">{unsent} unsent</span> : null;
+  const { unsent, pictures } = useLink();
+  const waiting = unsent + pictures;
+  return waiting > 0 ? <span className="text-ochre text-[14px]">{waiting} unsent</span> : null;
 }
 
 function View({ away }: { away: Stop | null }) {

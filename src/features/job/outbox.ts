@@ -1,5 +1,6 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { JobEvent } from '../../core/job';
+import type { WaitingPicture } from '../photos/waiting';
 
 interface Box extends DBSchema {
   unsent: {
@@ -11,6 +12,8 @@ interface Box extends DBSchema {
   stories: { key: [job: string, seq: number]; value: { job: string; seq: number; event: JobEvent } };
   /** when each job was last looked at here */
   seen: { key: string; value: { job: string; at: number } };
+  /** pictures that no server has yet */
+  pictures: { key: string; value: WaitingPicture; indexes: { job: string } };
 }
 
 let box: Promise<IDBPDatabase<Box>> | undefined;
@@ -24,6 +27,7 @@ export const openBox = () => {
       if (from < 3) {
         db.createObjectStore('stories', { keyPath: ['job', 'seq'] });
         db.createObjectStore('seen', { keyPath: 'job' });
+        db.createObjectStore('pictures', { keyPath: 'id' }).createIndex('job', 'job');
       }
     },
     // A later page opens the box anew: an earlier one must not hold it.

@@ -11,6 +11,7 @@ import {
   undoTarget,
 } from '../../core/job';
 import { Refusal } from '../../core/refusal';
+import { picturesWaiting, WAITS, type WaitsDetail } from '../photos/waiting';
 import { keptStory } from './kept-story';
 import { LiveLink, type Other } from './live-link';
 import { outbox } from './outbox';
@@ -37,6 +38,8 @@ export interface Snapshot {
   sentAgain: number;
   /** who else has this job open */
   others: Other[];
+  /** pictures taken here that the server has not got yet */
+  pictures: number;
 }
 
 export interface Refused {
@@ -120,6 +123,7 @@ export class JobStore {
       keepsNothing: false,
       sentAgain: 0,
       others: [],
+      pictures: 0,
     };
   }
 
@@ -147,6 +151,8 @@ export class JobStore {
     const leave = () => {
       if (this.pending.length) void this.post(this.pending.slice(0, BATCH), true).catch(() => {});
     };
+    const waits = (e: Event) => void this.waits((e as CustomEvent<WaitsDetail>).detail);
+    window.addEventListener(WAITS, waits);
     window.addEventListener('pagehide', leave);
     window.addEventListener('online', wake);
     document.addEventListener('visibilitychange', wake);
@@ -156,6 +162,7 @@ export class JobStore {
       this.live.close();
       clearInterval(poll);
       clearTimeout(this.timer);
+      window.removeEventListener(WAITS, waits);
       window.removeEventListener('pagehide', leave);
       window.removeEventListener('online', wake);
       document.removeEventListener('visibilitychange', wake);
@@ -234,7 +241,19 @@ export class JobStore {
     if (this.snapshot.keepsNothing === yes) this.set({ keepsNothing: !yes });
   }
 
+  /** A picture of this job has come to wait, or has become an entry, or never will. */
+  private async waits({ job, refused }: WaitsDetail) {
+    if (job !== this.job) return;
+    if (refused) {
+      const said = 'a picture taken without a connection';
+      this.set({ turnedBack: [...this.snapshot.turnedBack, { ...refused, said }] });
+    }
+    await this.restore();
+  }
+
   private async restore() {
+    const pictures = await soon(picturesWaiting(this.job)).catch(() => 0);
+    if (pictures !== this.snapshot.pictures) this.set({ pictures });
     const left = await soon(outbox.of(this.job)).catch(() => {
       this.keeps(false);
       return [];

@@ -14,7 +14,9 @@ async function nearlyFull(): Promise<boolean> {
 export function Offline() {
   const [newer, setNewer] = useState<ServiceWorker | null>(null);
   const [full, setFull] = useState(false);
+  const [inJob, setInJob] = useState(true);
   useEffect(() => {
+    setInJob(window.location.pathname.startsWith('/jobs/'));
     // It needs an encrypted way, or the machine itself.
     if (!('serviceWorker' in navigator)) return;
     let away = false;
@@ -45,7 +47,8 @@ export function Offline() {
     });
     newer?.postMessage({ takeOver: true });
   };
-  if (!newer && !full) return null;
+  // Over a job in hand nothing is offered: it would lie upon its tray.
+  if (inJob || (!newer && !full)) return null;
   return (
     <aside className="unsent no-print" aria-live="polite" aria-label="This device">
       {newer && (

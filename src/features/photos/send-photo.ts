@@ -3,12 +3,16 @@ import type { Failure } from '../units/send';
 const MOST_MEGABYTES = 25;
 
 /** Sends a picture to be kept; answers its name and size, or why it was not. */
-export async function sendPhoto(
-  file: File,
-): Promise<
-  { ok: true; data: { file: string; width: number; height: number } } | { ok: false; failure: Failure }
+export async function sendPhoto(file: Blob): Promise<
+  | { ok: true; data: { file: string; width: number; height: number } }
+  /** `away`: the server cannot be reached, or cannot take it now */
+  | { ok: false; away: boolean; failure: Failure }
 > {
-  const fail = (reason: string) => ({ ok: false as const, failure: { reason, path: '/photo' } });
+  const fail = (reason: string, away = false) => ({
+    ok: false as const,
+    away,
+    failure: { reason, path: '/photo' },
+  });
   if (file.size > MOST_MEGABYTES * 1024 * 1024) return fail(`it is over ${MOST_MEGABYTES} MB`);
   try {
     const res = await fetch('/api/photos', {
@@ -18,8 +22,9 @@ export async function sendPhoto(
     });
     const data = await res.json().catch(() => null);
     if (res.ok) return { ok: true, data };
-    return fail((data as { detail?: string } | null)?.detail ?? `the server answered ${res.status}`);
+    const reason = (data as { detail?: string } | null)?.detail ?? `the server answered ${res.status}`;
+    return fail(reason, ![400, 413, 415, 422].includes(res.status));
   } catch {
-    return fail('no connection to the server. It was not kept: add it again when it is back');
+    return fail('no connection to the server. It was not kept: add it again when it is back', true);
   }
 }

@@ -1,5 +1,6 @@
 import type { JobEvent } from '../../core/job';
 import { outbox } from '../job/outbox';
+import { sendPictures } from '../photos/waiting';
 
 const BATCH = 200;
 /** No job has so many entries. */
@@ -22,6 +23,8 @@ export interface Waiting {
  */
 export async function sendWaiting(except: string | null): Promise<Waiting[]> {
   const left: Waiting[] = [];
+  // Each becomes an entry that waits.
+  await sendPictures();
   for (const job of (await outbox.waiting()).keys()) {
     if (job === except) continue;
     const events = await outbox.of(job);
