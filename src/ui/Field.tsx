@@ -45,13 +45,33 @@ interface Tied {
 }
 
 /** A line to type into, with its label, hint and message. */
-export const TextField = ({ label, hint, wrong, className, ...rest }: Frame & ComponentProps<'input'>) => (
+export const TextField = ({
+  label,
+  hint,
+  wrong,
+  className,
+  inside,
+  ...rest
+}: Frame &
+  ComponentProps<'input'> & {
+    /** a small button at the end of the line */
+    inside?: ReactNode;
+  }) => (
   <Framed
     label={label}
     hint={hint}
     wrong={wrong}
     className={className}
-    control={(tied) => <input {...rest} {...tied} />}
+    control={(tied) =>
+      inside ? (
+        <span className="relative grid [&>input]:pr-12">
+          <input {...rest} {...tied} />
+          {inside}
+        </span>
+      ) : (
+        <input {...rest} {...tied} />
+      )
+    }
   />
 );
 

@@ -8,6 +8,7 @@ import { toggleTheme } from '../../ui/ThemeButton';
 import { useFocusNeverLost } from '../../ui/use-focus-never-lost';
 import { BesideDialog } from '../beside/BesideDialog';
 import { signedIn } from '../people/signed-in';
+import { ScanLabel } from '../scan/ScanLabel';
 import { openSum } from '../sums/open-sum';
 import { SumHost } from '../sums/SumHost';
 import { HistoryDialog } from './HistoryDialog';
@@ -41,6 +42,7 @@ const HELP = [
   { keys: 'W', does: 'timer for what takes its time' },
   { keys: 'Y', does: 'history of this job' },
   { keys: 'Q', does: 'this job on the phone too' },
+  { keys: 'C', does: 'scan a label' },
   { keys: '/ or Ctrl K', does: 'bench sums' },
   { keys: 'B', does: 'bench' },
   { keys: 'N', does: 'night and day' },
@@ -77,6 +79,7 @@ function View({ away }: { away: Stop | null }) {
   const [timing, setTiming] = useState(false);
   const [noting, setNoting] = useState(false);
   const [pairing, setPairing] = useState(false);
+  const [scanning, setScanning] = useState(false);
   const [refusal, setRefusal] = useState<string | null>(null);
   const Sheet = sheetOf(stop);
   useFocusNeverLost(toFoot);
@@ -95,6 +98,7 @@ function View({ away }: { away: Stop | null }) {
       w: () => setTiming(true),
       m: () => setNoting(true),
       q: () => setPairing(true),
+      c: () => setScanning(true),
       Enter: () => onTheSheet(theOneAction),
       Space: () => onTheSheet(theNext),
       '/': () => openSum(),
@@ -127,6 +131,7 @@ function View({ away }: { away: Stop | null }) {
             : [{ words: 'Park', keyName: 'P', onPick: () => setParking(true) }]),
           { words: 'History', keyName: 'Y', onPick: () => setTelling(true) },
           { words: 'Beside this', keyName: 'Q', onPick: () => setPairing(true) },
+          { words: 'Scan a label', keyName: 'C', onPick: () => setScanning(true) },
         ]}
       >
         <WithOthers />
@@ -162,6 +167,7 @@ function View({ away }: { away: Stop | null }) {
         </main>
       </FootHost>
       <NoteDialog open={noting} onClose={() => setNoting(false)} />
+      {scanning && <ScanLabel onClose={() => setScanning(false)} />}
       {pairing && <BesideDialog job={job.id} stop={stop} onClose={() => setPairing(false)} />}
       <TimerDialog open={timing} onClose={() => setTiming(false)} />
       <HistoryDialog open={telling} onClose={() => setTelling(false)} />

@@ -11,6 +11,7 @@ import { TextField, Wrong } from '../../ui/Field';
 import { TickBox, Warn } from '../../ui/Signs';
 import { useTyped } from '../../ui/use-kept';
 import { useJob } from '../job/use-job';
+import { ScanField } from '../scan/ScanField';
 import { openSum } from '../sums/open-sum';
 
 const HEAD: Record<FitVerdict, string> = {
@@ -109,6 +110,10 @@ export function BoardFit({ element }: { element: string }) {
     wrong: wrong[key],
     autoComplete: 'off',
   });
+  const scan = (key: string) => {
+    const { onChange: _typed, ...field } = set(key);
+    return { ...field, onText: (text: string) => put({ [key]: text }) };
+  };
   return (
     <section aria-label="Does the new board fit" className="border border-rule-strong p-3 grid gap-2">
       <h3 className={`sec ${kept ? INK[kept.verdict] : ''}`}>
@@ -161,9 +166,9 @@ export function BoardFit({ element }: { element: string }) {
               </Second>
             )}
             <div className="grid grid-cols-3 gap-3">
-              <TextField label="Numbers on the old one" placeholder="PB3-A2 rev C" {...set('oldNumbers')} />
-              <TextField label="on the order" {...set('ordered')} />
-              <TextField label="on the new one" {...set('newNumbers')} />
+              <ScanField label="Numbers on the old one" placeholder="PB3-A2 rev C" {...scan('oldNumbers')} />
+              <ScanField label="on the order" {...scan('ordered')} />
+              <ScanField label="on the new one" {...scan('newNumbers')} />
               <TextField label="The unit gives, V" {...set('gives')} />
               <TextField label="It takes from, V" {...set('supplyMin')} />
               <TextField label="to, V" {...set('supplyMax')} />

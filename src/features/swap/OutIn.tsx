@@ -7,6 +7,7 @@ import { Foot } from '../../ui/Foot';
 import { Arrow, TickBox } from '../../ui/Signs';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
+import { ScanField } from '../scan/ScanField';
 import { Preparations } from './Preparations';
 import { StillOn } from './StillOn';
 
@@ -42,10 +43,12 @@ export function OutIn({ name, part }: { name: string; part: string }) {
   const [wrong, setWrong] = useState<Refused | null>(null);
   const isOut = job.out !== null;
   const gone = job.ledger.items.find((i) => i.id === job.out?.item);
-  const set = (key: keyof typeof stamps) => (e: React.ChangeEvent<HTMLInputElement>) => {
-    setStamps({ ...stamps, [key]: e.target.value });
+  const write = (key: keyof typeof stamps) => (text: string) => {
+    setStamps({ ...stamps, [key]: text });
     setWrong(null);
   };
+  const set = (key: keyof typeof stamps) => (e: React.ChangeEvent<HTMLInputElement>) =>
+    write(key)(e.target.value);
   const at = (path: string) => (wrong?.path === path ? wrong.reason : undefined);
   const elsewhere = wrong && !['/name', '/dateCode', '/along'].includes(wrong.path) ? wrong.reason : null;
   const out = (e: React.FormEvent) => {
@@ -102,11 +105,11 @@ export function OutIn({ name, part }: { name: string; part: string }) {
                 hint="Parted by commas. Each stays in the tray until it has moved."
               />
               <StillOn along={along} onAlong={setAlong} wrong={at('/along')} />
-              <div className="grid grid-cols-2 gap-3">
-                <TextField
+              <div className="grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-3 items-start">
+                <ScanField
                   label="Serial of the old one"
                   value={stamps.oldSerial}
-                  onChange={set('oldSerial')}
+                  onText={write('oldSerial')}
                 />
                 <TextField
                   label="Its date code"
@@ -147,8 +150,8 @@ export function OutIn({ name, part }: { name: string; part: string }) {
             disabled={!isOut}
             wrong={isOut ? at('/name') : undefined}
           />
-          <div className="grid grid-cols-2 gap-3">
-            <TextField label="Serial" value={stamps.serial} onChange={set('serial')} disabled={!isOut} />
+          <div className="grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-3 items-start">
+            <ScanField label="Serial" value={stamps.serial} onText={write('serial')} disabled={!isOut} />
             <TextField
               label="Date code"
               placeholder="2641"
