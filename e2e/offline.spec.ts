@@ -120,6 +120,34 @@ test('without the server every stop opens again, entries wait, and arrive in the
   await expect(page.getByRole('region', { name: 'Pictures' }).getByRole('img')).toHaveCount(1);
 });
 
+test('two devices that were without the server on one job both keep their entries, whichever comes back first', async ({
+  page,
+  browser,
+}) => {
+  const job = await freshJob(page, mulch.url, 'Ticket kiosk, turnstile 2');
+  const other = await (await browser.newContext()).newPage();
+  await other.goto(`${job}/take-in`);
+  await alive(other);
+  await expect(page.getByText(/^also on /)).toBeVisible();
+  await mulch.kill();
+  await note(page, 'from the bench, an hour long');
+  await note(other, 'from the phone, meanwhile');
+  await note(page, 'from the bench again');
+  mulch = await startMulch({ data, port });
+  // The one that was last to record comes first.
+  await other.evaluate(() => window.dispatchEvent(new Event('online')));
+  await allSent(other);
+  await page.evaluate(() => window.dispatchEvent(new Event('online')));
+  await allSent(page);
+  for (const one of [page, other]) {
+    await expect(async () => {
+      const told = await history(one);
+      for (const said of ['an hour long', 'meanwhile', 'bench again']) expect(told).toContain(said);
+    }).toPass({ timeout: 10_000 });
+  }
+  await other.context().close();
+});
+
 test('it can be installed: a manifest with its icons, and a worker that changes nothing by itself', async ({
   page,
 }) => {

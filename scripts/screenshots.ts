@@ -115,6 +115,11 @@ try {
   await shoot('make-safe');
 
   await open(`/jobs/${id('SP-109')}/open-up`);
+  await page.setViewportSize({ width: 390, height: 844 });
+  await open(`/jobs/${id('SP-109')}/open-up`);
+  await shoot('on-the-phone');
+  await page.setViewportSize(SIZE);
+  await open(`/jobs/${id('SP-109')}/open-up`);
   await page.getByLabel('Came off:').fill('4 x M3x12 PH1 shield plate > cup 4');
   await shoot('open-up');
   await record(page, '4 x M3x12 PH1 shield plate > cup 4');
