@@ -21,6 +21,7 @@ async function viewsOf(page: Page, url: string): Promise<string[]> {
     '/sums',
     '/batteries',
     '/cables',
+    '/people',
     '/sums/discharge',
     '/sums/resistor-read',
     ...STOPS.map((s) => `/jobs/${id('SP-109')}/${slug(s)}`),

@@ -22,9 +22,15 @@ const FALLBACK_CSP =
   "default-src 'self'; style-src 'self' 'unsafe-inline'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'";
 /** Bytes that go over a network in one piece. */
 const PACKET = 1400;
-const names = knownNames();
+let names = knownNames();
 /** Keeps a foreign name from being pointed here. */
-const known = (host: string | null) => names.has((host ?? '').replace(/:\d+$/, '').toLowerCase());
+function known(host: string | null): boolean {
+  const name = (host ?? '').replace(/:\d+$/, '').toLowerCase();
+  if (names.has(name)) return true;
+  // A machine may get another address while Mulch runs.
+  names = knownNames();
+  return names.has(name);
+}
 
 /** A write from another site: browsers say where a request comes from, other programs need not. */
 const foreign = (request: Request, here: URL) => {

@@ -36,7 +36,9 @@ const forget = () => Promise.all([caches.delete(PAGES), caches.delete(PICTURES)]
 
 /** A page: from the server where it answers at all; as it was kept where it does not. */
 registerRoute(
-  ({ request, url }) => request.mode === 'navigate' && url.origin === self.location.origin,
+  // A file that is asked for like a page, a report or labels, is none to be kept.
+  ({ request, url }) =>
+    request.mode === 'navigate' && url.origin === self.location.origin && !url.pathname.startsWith('/api/'),
   async ({ request, url, event }) => {
     let response: Response;
     try {
