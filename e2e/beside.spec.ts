@@ -6,6 +6,8 @@ import type { Browser, BrowserContext, Page } from '@playwright/test';
 import jsQR from 'jsqr';
 import sharp from 'sharp';
 import { alive, expect, freshJob, test } from './bench-test';
+import { CLOSE_UP, cameOff, described, HAND_OVER, handedOver, home, OPEN_UP, planned, SWAP } from './carried';
+import { byKey, byTap } from './hands';
 import { type Running, startMulch } from './mulch';
 
 const root = mkdtempSync(path.join(tmpdir(), 'mulch-beside-'));
@@ -19,6 +21,9 @@ const PHONE =
 /** A phone: narrow, touched, and strict about certificates only as far as a person who compared it. */
 const phoneOf = (browser: Browser, viewport = { width: 390, height: 844 }) =>
   browser.newContext({ ignoreHTTPSErrors: true, viewport, hasTouch: true, isMobile: true, userAgent: PHONE });
+
+/** Waits until the way in takes input. */
+const signInAlive = (page: Page) => page.locator('form:not([inert])').waitFor();
 
 /** What the code on the screen says, read from a picture of it. */
 async function codeOn(page: Page): Promise<string> {
@@ -64,6 +69,7 @@ test('whoever comes signs in, goes where they were going, and keeps people under
   const page = await laptop.newPage();
   await page.goto(`${mulch.url}/units`);
   expect(new URL(page.url()).pathname).toBe('/sign-in');
+  await signInAlive(page);
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
   await page.getByLabel('Name').fill('ines voss');
   await page.getByLabel('Passcode').fill('not this one');
@@ -87,6 +93,7 @@ test('whoever comes signs in, goes where they were going, and keeps people under
   const other = await browser.newContext({ ignoreHTTPSErrors: true });
   const looker = await other.newPage();
   await looker.goto(`${mulch.url}/sign-in`);
+  await signInAlive(looker);
   await looker.getByLabel('Name').fill('Harbour office');
   await looker.getByLabel('Passcode').fill('eyes on the tide');
   await looker.keyboard.press('Enter');
@@ -138,6 +145,8 @@ test('a code brings the job onto the phone without typing: once, and for five mi
 
   const phone = await phoneOf(browser);
   const held = await phone.newPage();
+  // Its clock is a day behind: nothing here goes by it.
+  await held.clock.install({ time: Date.now() - 86_400_000 });
   const asked: string[] = [];
   held.on('request', (r) => asked.push(`${r.url()} ${r.headers().referer ?? ''}`));
   await held.goto(link);
@@ -198,6 +207,60 @@ test('a code brings the job onto the phone without typing: once, and for five mi
   await expect(it).toHaveCount(0);
   await held.reload();
   expect(new URL(held.url()).pathname).toBe('/sign-in');
+  await phone.close();
+  await page.close();
+});
+
+test('a unit described at the laptop is carried on by the phone, from the code to Hand over, and both see all of it', async ({
+  browser,
+}) => {
+  test.setTimeout(120_000);
+  const page = await laptop.newPage();
+  const key = byKey(page);
+  await described(
+    { page, hand: key, url: mulch.url },
+    {
+      name: 'Slipway lamp',
+      does: 'Burns from dusk',
+      covers: 'lens cover',
+      rows: [
+        { kind: 'sensor', what: 'dusk eye' },
+        { kind: 'board', what: 'driver board' },
+        { kind: 'lamp', what: 'lamp' },
+      ],
+      hazards: [],
+    },
+  );
+  await planned({ page, hand: key, url: mulch.url }, 'Dark all night', /^A1 /, /Replace A1/);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('q');
+  const link = await codeOn(page);
+  await page.keyboard.press('Escape');
+
+  const phone = await phoneOf(browser);
+  const held = await phone.newPage();
+  const tap = byTap(held);
+  const bench = { page: held, hand: tap, url: mulch.url };
+  await held.goto(link);
+  await held.waitForURL('**/make-safe');
+  await alive(held);
+  await tap.stop(OPEN_UP);
+  await cameOff(bench, '4 x M3x8 PH1 lens cover > cup 1', 'lift lens cover > shelf');
+  // The laptop stands a metre away and shows what came off.
+  await key.stop(OPEN_UP);
+  await expect(page.getByText('4 × M3×8 PH1').first()).toBeVisible({ timeout: 2000 });
+  await cameOff(bench, 'unplug eye lead', 'lift driver board > shelf');
+  await tap.stop(SWAP);
+  await tap.type(/^What goes in/, 'new driver board');
+  await tap.foot();
+  await tap.stop(CLOSE_UP);
+  await home(bench);
+  await handedOver(bench, 'slip master');
+  await key.stop(HAND_OVER);
+  await expect(page.getByRole('heading', { name: 'Handed over to slip master' })).toBeVisible({
+    timeout: 2000,
+  });
+  await expect(page.getByRole('article')).toContainText('new driver board');
   await phone.close();
   await page.close();
 });

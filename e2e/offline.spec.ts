@@ -148,6 +148,33 @@ test('two devices that were without the server on one job both keep their entrie
   await other.context().close();
 });
 
+test('a server that ends in the middle of a picture gets it when it is back', async ({ page }) => {
+  const job = await freshJob(page, mulch.url, 'Ticket kiosk, turnstile 2');
+  let cut = false;
+  await page.route('**/api/photos', async (route) => {
+    if (!cut) {
+      cut = true;
+      await mulch.kill();
+    }
+    await route.continue();
+  });
+  const picture = await sharp({ create: { width: 300, height: 200, channels: 3, background: 'brown' } })
+    .jpeg()
+    .toBuffer();
+  await page
+    .getByLabel('Picture file')
+    .setInputFiles({ name: 'hatch.jpg', mimeType: 'image/jpeg', buffer: picture });
+  await expect(page.getByText('1 unsent')).toBeVisible();
+  mulch = await startMulch({ data, port });
+  await page.evaluate(() => window.dispatchEvent(new Event('online')));
+  await allSent(page);
+  await expect(page.getByRole('region', { name: 'Pictures' }).getByRole('img')).toHaveCount(1);
+  const { events } = (await (
+    await page.request.get(`${mulch.url}/api${new URL(job).pathname}/events`)
+  ).json()) as { events: { type: string }[] };
+  expect(events.filter((e) => e.type === 'photo.added')).toHaveLength(1);
+});
+
 test('it can be installed: a manifest with its icons, and a worker that changes nothing by itself', async ({
   page,
 }) => {

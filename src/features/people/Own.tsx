@@ -15,7 +15,15 @@ interface Device {
 }
 
 /** One's own: devices that are signed in, the passcode, the way out. */
-export function Own({ person, devices: first }: { person: Person; devices: Device[] }) {
+export function Own({
+  person,
+  devices: first,
+  fingerprint,
+}: {
+  person: Person;
+  devices: Device[];
+  fingerprint: string | null;
+}) {
   const [devices, setDevices] = useState(first);
   const [wrong, setWrong] = useState('');
   return (
@@ -71,6 +79,13 @@ export function Own({ person, devices: first }: { person: Person; devices: Devic
         </ul>
         {wrong && <Wrong>{wrong}</Wrong>}
       </div>
+      {fingerprint && (
+        <div className="grid gap-1">
+          <h3 className="sec">The way here</h3>
+          <p className="note">Encrypted. The certificate of this Mulch has the fingerprint (SHA-256)</p>
+          <p className="mono text-[13px] leading-[1.35] [overflow-wrap:anywhere]">{fingerprint}</p>
+        </div>
+      )}
       <OwnPasscode onChanged={() => setDevices(devices.filter((d) => d.here))} />
     </section>
   );

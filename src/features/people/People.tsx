@@ -11,6 +11,7 @@ export function People({
   me,
   devices,
   people,
+  fingerprint,
 }: {
   /** asked for on the machine that Mulch runs on */
   own: boolean;
@@ -18,6 +19,8 @@ export function People({
   devices: ComponentProps<typeof Own>['devices'];
   /** everybody, for a lead */
   people: Person[] | null;
+  /** of the certificate of this Mulch, where the way is encrypted */
+  fingerprint: string | null;
 }) {
   return (
     <UnitsFrame
@@ -32,7 +35,7 @@ export function People({
           ) : (
             <p className="pad">A lead adds others here and says what each may do.</p>
           )}
-          <Own person={me} devices={devices} />
+          <Own person={me} devices={devices} fingerprint={fingerprint} />
         </div>
       ) : (
         <FirstPerson own={own} />

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Action } from '../../ui/Action';
 import { TextField } from '../../ui/Field';
 import { type Failure, send } from '../units/send';
@@ -9,10 +9,14 @@ export function SignIn({ to, secure }: { to: string; secure: boolean }) {
   const [passcode, setPasscode] = useState('');
   const [busy, setBusy] = useState(false);
   const [wrong, setWrong] = useState<Failure | null>(null);
+  const [alive, setAlive] = useState(false);
+  useEffect(() => setAlive(true), []);
   return (
     <main className="min-h-dvh bg-paper grid content-center justify-items-center p-4">
       <form
         className="grid gap-4 w-full max-w-[380px]"
+        // Nothing is typed into a page that would lose it.
+        inert={!alive}
         onSubmit={async (e) => {
           e.preventDefault();
           setBusy(true);
