@@ -58,9 +58,12 @@ test('without the server every stop opens again, entries wait, and arrive in the
   await alive(page);
   // What was sent after the page was kept is in no kept page.
   await note(page, 'first, with the server');
+  await note(page, 'taken back without it');
   await allSent(page);
 
   await mulch.kill();
+  // It follows from an entry that is in no kept page.
+  await page.keyboard.press('u');
   await note(page, 'second, without it');
   const picture = await sharp({ create: { width: 320, height: 240, channels: 3, background: 'teal' } })
     .jpeg()
@@ -69,7 +72,7 @@ test('without the server every stop opens again, entries wait, and arrive in the
     { name: 'one.jpg', mimeType: 'image/jpeg', buffer: picture },
     { name: 'two.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture at all') },
   ]);
-  await expect(page.getByText('3 unsent')).toBeVisible();
+  await expect(page.getByText('4 unsent')).toBeVisible();
   await page.reload();
   await alive(page);
   expect(await history(page)).toMatch(/second, without it.*first, with the server/s);
@@ -97,7 +100,7 @@ test('without the server every stop opens again, entries wait, and arrive in the
     await page.goto(`${mulch.url}${view}`);
     await alive(page);
   }
-  await expect(page.getByText('2 entries wait for the server')).toBeVisible();
+  await expect(page.getByText('3 entries wait for the server')).toBeVisible();
   // What was never opened here says so, in words of Mulch.
   await page.goto(`${mulch.url}/jobs/01ARZ3NDEKTSV4RRFFQ69G5FAV/trace`);
   await expect(page.getByRole('heading', { name: 'This page is not kept on this device' })).toBeVisible();
@@ -109,13 +112,16 @@ test('without the server every stop opens again, entries wait, and arrive in the
   await expect(page.getByText(/An entry was taken back: .*picture/)).toBeVisible({ timeout: 20_000 });
   await allSent(page);
   const { events } = (await (await page.request.get(`${mulch.url}/api${at}/events`)).json()) as {
-    events: { type: string; text?: string }[];
+    events: { id: string; type: string; text?: string; event?: string }[];
   };
   expect(events.filter((e) => e.type === 'note.added').map((e) => e.text)).toEqual([
     'first, with the server',
+    'taken back without it',
     'second, without it',
     'third, from Hand over',
   ]);
+  const back = events.find((e) => e.text === 'taken back without it');
+  expect(events.filter((e) => e.type === 'undone').map((e) => e.event)).toEqual([back?.id]);
   expect(events.filter((e) => e.type === 'photo.added')).toHaveLength(1);
   await expect(page.getByRole('region', { name: 'Pictures' }).getByRole('img')).toHaveCount(1);
 });
@@ -204,4 +210,26 @@ test('it can be installed: a manifest with its icons, and a worker that changes 
   await freshJob(page, mulch.url, 'Photo-booth printer, north arcade');
   await page.goto(mulch.url);
   await expect(page.getByRole('heading', { level: 1 }).locator('..')).toContainText(`${count + 1} jobs here`);
+});
+
+test('what is fetched when it is asked for and does not come says so, and nothing around it falls', async ({
+  browser,
+}) => {
+  const context = await browser.newContext({ serviceWorkers: 'block' });
+  const page = await context.newPage();
+  await page.goto(mulch.url);
+  await alive(page);
+  await page.route('**/_astro/SumFinder*', (route) => route.abort());
+  await page.keyboard.press('Control+k');
+  await expect(page.getByRole('alert')).toContainText('could not be fetched: there is no connection');
+  // Nothing around it fell.
+  await expect(page.locator('h2', { hasText: 'In hand' })).toBeAttached();
+  await page.unroute('**/_astro/SumFinder*');
+  await page.getByRole('button', { name: 'Load the page again' }).click();
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await alive(page);
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('discharge');
+  await expect(page.getByRole('dialog').getByRole('option').first()).toBeVisible();
+  await context.close();
 });

@@ -1,8 +1,9 @@
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { ChemistryTable } from '../../core/chemistry';
 import { credibility, type FitLine, type FitVerdict, VERDICT_WORDS } from '../../core/fit';
 import { Second } from '../../ui/Action';
 import { SelectField, TextField, Wrong } from '../../ui/Field';
+import { later } from '../../ui/later';
 import { TickBox, Warn } from '../../ui/Signs';
 import { BatteryDrawing, scaleOf } from './BatteryDrawing';
 import { type BatteryTexts, EMPTY_TEXTS, readBench } from './bench';
@@ -11,7 +12,10 @@ import { Gauge } from './Gauge';
 import { PackDrawing } from './PackDrawing';
 
 /** The chart is fetched once both are known well enough. */
-const RuntimePlot = lazy(() => import('./RuntimePlot').then((m) => ({ default: m.RuntimePlot })));
+const RuntimePlot = later(
+  () => import('./RuntimePlot').then((m) => m.RuntimePlot),
+  () => <p className="note">Drawing the curve</p>,
+);
 
 export const VERDICT_INK: Record<FitVerdict, string> = {
   pass: 'text-moss',
@@ -170,9 +174,7 @@ export function BatterySheets({
           </div>
         )}
         {alive && amps !== undefined && amps > 0 && (old.ampHours || fresh.ampHours) && (
-          <Suspense fallback={<p className="note">Drawing the curve</p>}>
-            <RuntimePlot old={old} fresh={fresh} amps={amps} celsius={celsius} rows={table.rows} />
-          </Suspense>
+          <RuntimePlot old={old} fresh={fresh} amps={amps} celsius={celsius} rows={table.rows} />
         )}
         {answer && answer.notes.length > 0 && begun && (
           <ul className="list-disc pl-5 border-t border-rule pt-3 text-[14px]">

@@ -1,7 +1,11 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { ChemistryRow } from '../../core/chemistry';
+import { later } from '../../ui/later';
 
-const Chart = lazy(() => import('./RestChart').then((m) => ({ default: m.RestChart })));
+const Chart = later(
+  () => import('./RestChart').then((m) => m.RestChart),
+  () => <p className="note h-[230px]">Drawing the curve</p>,
+);
 
 /** Rest voltage over charge, with the reading on it. Fetched when the page is alive. */
 export function RestPlot(props: {
@@ -11,9 +15,5 @@ export function RestPlot(props: {
   const [alive, setAlive] = useState(false);
   useEffect(() => setAlive(true), []);
   if (!alive) return null;
-  return (
-    <Suspense fallback={<p className="note h-[230px]">Drawing the curve</p>}>
-      <Chart {...props} />
-    </Suspense>
-  );
+  return <Chart {...props} />;
 }

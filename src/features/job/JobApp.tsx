@@ -4,9 +4,9 @@ import { FootHost, theNext, theOneAction, toFoot } from '../../ui/Foot';
 import { Frame } from '../../ui/Frame';
 import { Head } from '../../ui/Head';
 import { KeysDialog, useEscape, useKeys } from '../../ui/Keys';
+import { later } from '../../ui/later';
 import { toggleTheme } from '../../ui/ThemeButton';
 import { useFocusNeverLost } from '../../ui/use-focus-never-lost';
-import { BesideDialog } from '../beside/BesideDialog';
 import { signedIn } from '../people/signed-in';
 import { ScanLabel } from '../scan/ScanLabel';
 import { openSum } from '../sums/open-sum';
@@ -26,6 +26,9 @@ import { Ticks } from './Ticks';
 import { RunningTimers, TimerDialog } from './Timers';
 import { Tray } from './Tray';
 import { JobDeskProvider, useJob, useLink } from './use-job';
+
+/** Fetched when it is asked for: it needs the server anyway. */
+const BesideDialog = later(() => import('../beside/BesideDialog').then((m) => m.BesideDialog));
 
 const HELP = [
   { keys: '1 to 9', does: 'stop on the run' },

@@ -254,6 +254,8 @@ export class JobStore {
   private async restore() {
     const pictures = await soon(picturesWaiting(this.job)).catch(() => 0);
     if (pictures !== this.snapshot.pictures) this.set({ pictures });
+    // Before what waits is judged: it may follow from entries that this page came without.
+    await this.asKept();
     const left = await soon(outbox.of(this.job)).catch(() => {
       this.keeps(false);
       return [];
@@ -269,13 +271,16 @@ export class JobStore {
     }
     if (this.pending.length) await this.flush();
     else await this.pull();
-    if (this.snapshot.trouble?.kind === 'connection') return this.asKept();
-    const { count, last } = await soon(keptStory.end(this.job)).catch(() => ({ count: 0, last: undefined }));
+    const { count, last } = await this.keptEnd();
     this.keepStory(count > 0 && this.server[count - 1]?.id === last ? count : 0);
   }
 
-  /** The page came as it was kept, and the server cannot be reached: what is kept of its story since goes on. */
+  private keptEnd = () =>
+    soon(keptStory.end(this.job)).catch(() => ({ count: 0, last: undefined as string | undefined }));
+
+  /** A page that comes as it was kept is older than the story that is kept beside it: that one goes on. */
   private async asKept(): Promise<void> {
+    if ((await this.keptEnd()).count <= this.server.length) return;
     const kept = await soon(keptStory.of(this.job)).catch(() => []);
     const here = this.server.length;
     if (kept.length <= here || kept[here - 1]?.id !== this.server[here - 1]?.id) return;
@@ -320,14 +325,16 @@ export class JobStore {
     this.keepStory(from);
     const arrived = new Set(fresh.map((e) => e.id));
     this.pending = this.pending.filter((e) => !arrived.has(e.id));
-    void outbox.drop([...arrived]).catch(() => {});
+    // It waits no more once it is kept as what the server has: a page may end between the two.
+    void this.storied.then(() => outbox.drop([...arrived])).catch(() => {});
     if (own) this.set({ unsent: this.pending.length });
     else this.rebuild();
   }
 
   /** The job has moved on elsewhere. */
   private moved(seq: number) {
-    if (seq <= this.server.length) return;
+    // Fewer than it had: an older copy was put in the place of the server’s.
+    if (seq === this.server.length) return;
     this.movedTo = seq;
     // What is on its way there comes back with what it lacks here.
     if (!this.sending) void this.pull();

@@ -1,8 +1,9 @@
-import { type ComponentProps, lazy, Suspense, useState } from 'react';
+import { type ComponentProps, useState } from 'react';
 import { scanned } from '../../core/scan';
 import { TextField } from '../../ui/Field';
+import { later } from '../../ui/later';
 
-const ScanDialog = lazy(() => import('./ScanDialog').then((m) => ({ default: m.ScanDialog })));
+const ScanDialog = later(() => import('./ScanDialog').then((m) => m.ScanDialog));
 
 /** A field for a number that is printed on the thing: typed, or read from its code. */
 export function ScanField({
@@ -35,17 +36,15 @@ export function ScanField({
         }
       />
       {scanning && (
-        <Suspense fallback={null}>
-          <ScanDialog
-            title={field.label}
-            onClose={() => setScanning(false)}
-            onRead={(text) => {
-              const read = scanned(text);
-              onText(read.kind === 'code' ? read.text : read.to);
-              setScanning(false);
-            }}
-          />
-        </Suspense>
+        <ScanDialog
+          title={field.label}
+          onClose={() => setScanning(false)}
+          onRead={(text) => {
+            const read = scanned(text);
+            onText(read.kind === 'code' ? read.text : read.to);
+            setScanning(false);
+          }}
+        />
       )}
     </>
   );

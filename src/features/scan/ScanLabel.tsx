@@ -1,8 +1,9 @@
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { scanned } from '../../core/scan';
 import { Dialog } from '../../ui/Dialog';
+import { later } from '../../ui/later';
 
-const ScanDialog = lazy(() => import('./ScanDialog').then((m) => ({ default: m.ScanDialog })));
+const ScanDialog = later(() => import('./ScanDialog').then((m) => m.ScanDialog));
 
 /** A label is read and opens its thing; what is no label of a Mulch is shown as it reads. */
 export function ScanLabel({ onClose }: { onClose(): void }) {
@@ -15,16 +16,14 @@ export function ScanLabel({ onClose }: { onClose(): void }) {
       </Dialog>
     );
   return (
-    <Suspense fallback={null}>
-      <ScanDialog
-        title="Scan a label"
-        onClose={onClose}
-        onRead={(text) => {
-          const read = scanned(text);
-          if (read.kind === 'place') window.location.assign(read.to);
-          else setOther(read.text);
-        }}
-      />
-    </Suspense>
+    <ScanDialog
+      title="Scan a label"
+      onClose={onClose}
+      onRead={(text) => {
+        const read = scanned(text);
+        if (read.kind === 'place') window.location.assign(read.to);
+        else setOther(read.text);
+      }}
+    />
   );
 }

@@ -1,14 +1,18 @@
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Refusal } from '../../core/refusal';
 import { answerSum, curveOf, type Sum, type SumAnswer, type SumInput, sensitivityOf } from '../../core/sums';
 import { Second } from '../../ui/Action';
 import { Choices, SelectField, TextField, Wrong } from '../../ui/Field';
+import { later } from '../../ui/later';
 import { Warn } from '../../ui/Signs';
 import { drawingOf } from './drawings';
 import { readTexts, startOf, type Texts, worded } from './typed';
 
 /** The chart is fetched when a sum has one. */
-const SumPlot = lazy(() => import('./SumPlot').then((m) => ({ default: m.SumPlot })));
+const SumPlot = later(
+  () => import('./SumPlot').then((m) => m.SumPlot),
+  () => <p className="note">Drawing the curve</p>,
+);
 const FEW = 5;
 const VERDICT = new Set(['answer', 'verdict']);
 const INK: Record<string, string> = {
@@ -176,11 +180,7 @@ export function SumCard({
         )}
       </output>
       {drawing}
-      {curve && alive && (
-        <Suspense fallback={<p className="note">Drawing the curve</p>}>
-          <SumPlot curve={curve} />
-        </Suspense>
-      )}
+      {curve && alive && <SumPlot curve={curve} />}
       {answer && (
         <div className="grid gap-1 text-[14px]">
           <p>

@@ -1,11 +1,15 @@
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Dialog } from '../../ui/Dialog';
+import { later } from '../../ui/later';
 import { onSumAsked, type SumAsked } from './open-sum';
 
 const TITLE = 'Bench sums';
 
 /** The cabinet is fetched when somebody first asks for it. */
-const SumFinder = lazy(() => import('./SumFinder').then((m) => ({ default: m.SumFinder })));
+const SumFinder = later(
+  () => import('./SumFinder').then((m) => m.SumFinder),
+  ({ typed, onTyped }) => <TypedMeanwhile typed={typed} onTyped={onTyped} />,
+);
 
 /** Waits in every view until a sum is asked for, by key or by a button beside a figure. */
 export function SumHost({ onKeep }: { onKeep?: ((text: string) => string | null) | undefined }) {
@@ -31,16 +35,14 @@ export function SumHost({ onKeep }: { onKeep?: ((text: string) => string | null)
   };
   return (
     <Dialog open onClose={away} title={title}>
-      <Suspense fallback={<TypedMeanwhile typed={typed} onTyped={setTyped} />}>
-        <SumFinder
-          asked={asked}
-          typed={typed}
-          onTyped={setTyped}
-          onAsk={setAsked}
-          onTitle={setTitle}
-          onKeep={onKeep}
-        />
-      </Suspense>
+      <SumFinder
+        asked={asked}
+        typed={typed}
+        onTyped={setTyped}
+        onAsk={setAsked}
+        onTitle={setTitle}
+        onKeep={onKeep}
+      />
     </Dialog>
   );
 }

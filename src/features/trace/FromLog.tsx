@@ -1,13 +1,17 @@
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { type LoggedSeries, seriesOf } from '../../core/logged';
 import { Refusal } from '../../core/refusal';
 import { Dialog } from '../../ui/Dialog';
 import { Wrong } from '../../ui/Field';
 import { FileButton } from '../../ui/FileButton';
+import { later } from '../../ui/later';
 import type { LogPlotProps } from './LogPlot';
 
 /** The chart is fetched when somebody looks at a log, not before. */
-const LogPlot = lazy(() => import('./LogPlot').then((m) => ({ default: m.LogPlot })));
+const LogPlot = later(
+  () => import('./LogPlot').then((m) => m.LogPlot),
+  () => <p className="note">Drawing the log</p>,
+);
 const MOST_BYTES = 8 * 1024 * 1024;
 
 /** The log of a meter from a file, and a reading picked from its plot. */
@@ -40,16 +44,14 @@ export function FromLog({
       {wrong && <Wrong>{wrong}</Wrong>}
       <Dialog open={series !== null} onClose={() => setSeries(null)} title={series?.name ?? 'Log'}>
         {series && (
-          <Suspense fallback={<p className="note">Drawing the log</p>}>
-            <LogPlot
-              series={series}
-              expect={expect}
-              onPick={(x) => {
-                setSeries(null);
-                onReading(x);
-              }}
-            />
-          </Suspense>
+          <LogPlot
+            series={series}
+            expect={expect}
+            onPick={(x) => {
+              setSeries(null);
+              onReading(x);
+            }}
+          />
         )}
       </Dialog>
     </>

@@ -1,9 +1,13 @@
-import { lazy, Suspense, useEffect, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { addElement, connect, ELEMENT_KINDS, type UnitMap } from '../../../core/unit';
 import { Second } from '../../../ui/Action';
+import { later } from '../../../ui/later';
 
 /** The drawing board is fetched when the page is alive. */
-const Canvas = lazy(() => import('./Canvas').then((m) => ({ default: m.Canvas })));
+const Canvas = later(
+  () => import('./Canvas').then((m) => m.Canvas),
+  () => <p className="pad note h-[300px]">Drawing the chain</p>,
+);
 
 /** The chain of a map, drawn: lines pulled and cut, elements added after the chosen one. */
 export function ChainEditor({
@@ -24,17 +28,15 @@ export function ChainEditor({
   return (
     <>
       {alive ? (
-        <Suspense fallback={<p className="pad note h-[300px]">Drawing the chain</p>}>
-          <Canvas
-            map={map}
-            chosen={chosen}
-            onConnect={(from, to) => attempt(() => connect(map, from, to))}
-            onCut={(gone) => onChange({ ...map, feeds: map.feeds.filter((_, k) => !gone.includes(k)) })}
-            onChoose={(id) => {
-              onChosen(id);
-            }}
-          />
-        </Suspense>
+        <Canvas
+          map={map}
+          chosen={chosen}
+          onConnect={(from, to) => attempt(() => connect(map, from, to))}
+          onCut={(gone) => onChange({ ...map, feeds: map.feeds.filter((_, k) => !gone.includes(k)) })}
+          onChoose={(id) => {
+            onChosen(id);
+          }}
+        />
       ) : (
         <p className="pad note h-[300px]">Drawing the chain</p>
       )}
