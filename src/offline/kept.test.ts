@@ -16,6 +16,9 @@ describe('what is kept without a network', () => {
     expect(await text(stands(pages, '/jobs/j1/prove'))).toBe('/jobs/j1/plan');
     expect(await text(stands(pages, '/jobs/j1'))).toBe('/jobs/j1/plan');
     expect(await text(stands(pages, '/jobs/j3/prove'))).toBeUndefined();
+    // The plugs of a job are a view of their own.
+    expect(await text(stands(pages, '/jobs/j1/plugs'))).toBeUndefined();
+    expect(await text(stands(of('/jobs/j1/plugs'), '/jobs/j1/trace'))).toBeUndefined();
     expect(await text(stands(pages, '/units'))).toBeUndefined();
   });
   it('pictures are known by their address, and found in a page as it was written', () => {

@@ -11,8 +11,9 @@ export const picturesIn = (page: string): string[] =>
     (id) => `/api/photos/${id}?size=small`,
   );
 
-/** The job that a path belongs to. */
-const jobOf = (path: string): string | null => /^(\/jobs\/[^/]+)(?:\/[^/]+)?\/?$/.exec(path)?.[1] ?? null;
+/** The job whose stops a path is one of; its plugs are a view of their own. */
+const jobOf = (path: string): string | null =>
+  /^(\/jobs\/[^/]+)(?:\/(?!plugs)[^/]+)?\/?$/.exec(path)?.[1] ?? null;
 
 /** What is kept of a cache that may answer for a page. */
 export interface Pages {

@@ -15,6 +15,11 @@ export async function ahead(): Promise<void> {
   const res = await fetch('/api/jobs?handedOver=no').catch(() => null);
   const jobs = res?.ok ? ((await res.json()) as Job[]) : [];
   reg.active?.postMessage({
-    keep: [...VIEWS, ...jobs.slice(0, MOST_JOBS).map((j) => `/jobs/${j.id}/${j.stop.replaceAll(' ', '-')}`)],
+    keep: [
+      ...VIEWS,
+      ...jobs
+        .slice(0, MOST_JOBS)
+        .flatMap((j) => [`/jobs/${j.id}/${j.stop.replaceAll(' ', '-')}`, `/jobs/${j.id}/plugs`]),
+    ],
   });
 }
