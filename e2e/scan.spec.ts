@@ -1,5 +1,10 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { chromium } from '@playwright/test';
 import QRCode from 'qrcode';
 import sharp from 'sharp';
+import config from '../playwright.config';
 import { alive, expect, test } from './bench-test';
 
 /** Codes of the digits of EAN-13 at the left, odd parity. Source: GS1 General Specifications, 5.2.1.2 (from memory). */
@@ -77,4 +82,45 @@ test('a code on a board is read into the field in hand, and a label opens its th
   await expect(page.getByRole('dialog', { name: 'No label of a Mulch' })).toContainText(
     'https://elsewhere.example/win',
   );
+});
+
+test('where the browser gives its camera, the code is read from what it sees', async ({ demo }) => {
+  const folder = mkdtempSync(path.join(tmpdir(), 'mulch-camera-'));
+  const film = path.join(folder, 'film.mjpeg');
+  const { said, png } = await bars('200000012345');
+  // A film of one picture over and over: pictures behind one another.
+  const frame = await sharp({ create: { width: 640, height: 480, channels: 3, background: '#ece6da' } })
+    .composite([{ input: png, gravity: 'centre' }])
+    .jpeg({ quality: 95 })
+    .toBuffer();
+  writeFileSync(film, Buffer.concat(Array.from({ length: 10 }, () => frame)));
+  const { launchOptions } = config.use ?? {};
+  const browser = await chromium.launch({
+    ...launchOptions,
+    args: [
+      ...(launchOptions?.args ?? []),
+      '--use-fake-ui-for-media-stream',
+      '--use-fake-device-for-media-stream',
+      `--use-file-for-fake-video-capture=${film}`,
+    ],
+  });
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    const jobs = (await (await page.request.get(`${demo.url}/api/jobs?handedOver=no`)).json()) as {
+      id: string;
+      tag: string;
+    }[];
+    await page.goto(`${demo.url}/jobs/${jobs.find((j) => j.tag === 'SP-109')?.id}/swap`);
+    await alive(page);
+    await page.getByRole('button', { name: 'Scan: Serial of the old one' }).click();
+    await expect(page.getByRole('main').getByLabel('Serial of the old one', { exact: true })).toHaveValue(
+      said,
+      {
+        timeout: 20_000,
+      },
+    );
+  } finally {
+    await browser.close();
+    rmSync(folder, { recursive: true, force: true });
+  }
 });

@@ -1,5 +1,6 @@
 import type { Stop } from '../../core/job';
 import { Warn } from '../../ui/Signs';
+import { FULL_WORDS, useNearlyFull } from '../offline/nearly-full';
 import { fileOfWaiting } from '../unsent/save-waiting';
 import { STOP_TITLE } from './stop-path';
 import { useJob, useLink } from './use-job';
@@ -37,6 +38,7 @@ export function Notices({
   onDismiss(): void;
 }) {
   const { job } = useJob();
+  const full = useNearlyFull();
   const { turnedBack, trouble, unsent, keepsNothing, sentAgain, dismiss, waiting } = useLink();
   const read = (
     <button type="button" onClick={dismiss}>
@@ -125,6 +127,7 @@ export function Notices({
           {unsent > 0 && `${entries(unsent)} ${unsent === 1 ? 'stays' : 'stay'} here.`}
         </Notice>
       )}
+      {full && <Notice>{FULL_WORDS}</Notice>}
       {keepsNothing && !trouble && (
         <Notice>
           This browser keeps nothing by itself: an entry is safe only once the server has it. Do not leave

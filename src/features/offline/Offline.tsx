@@ -1,19 +1,11 @@
 import { useEffect, useState } from 'react';
 import { ahead } from './ahead';
-
-/** Share of what a browser may keep from which on it is said. */
-const NEARLY_FULL = 0.9;
-
-/** Whether the browser has hardly room left for what waits and what is kept. */
-async function nearlyFull(): Promise<boolean> {
-  const { usage = 0, quota = 0 } = (await navigator.storage?.estimate?.()) ?? {};
-  return quota > 0 && usage / quota > NEARLY_FULL;
-}
+import { FULL_WORDS, useNearlyFull } from './nearly-full';
 
 /** Mulch without a network: kept by a worker of the browser, renewed when somebody asks for it. */
 export function Offline() {
   const [newer, setNewer] = useState<ServiceWorker | null>(null);
-  const [full, setFull] = useState(false);
+  const full = useNearlyFull();
   const [inJob, setInJob] = useState(true);
   useEffect(() => {
     setInJob(window.location.pathname.startsWith('/jobs/'));
@@ -36,7 +28,6 @@ export function Offline() {
       // A browser that keeps nothing has no worker either.
       .catch(() => {});
     void ahead();
-    void nearlyFull().then((yes) => !away && setFull(yes));
     return () => {
       away = true;
     };
@@ -62,7 +53,7 @@ export function Offline() {
           </button>
         </>
       )}
-      {full && <span>This browser has hardly room left: what cannot be sent may not be kept.</span>}
+      {full && <span>{FULL_WORDS}</span>}
     </aside>
   );
 }
