@@ -1,14 +1,13 @@
 import { defineMiddleware } from 'astro:middleware';
 import type { MiddlewareHandler } from 'astro';
 import { seedDemo } from './demo/seed';
+import { isOwnAddress, knownNames } from './server/addresses';
 import { answering } from './server/answer';
 import { backUpNightly } from './server/backups';
 import { database, whenOpened } from './server/context';
-import { knownNames } from './server/known-names';
 import { log } from './server/log';
 import { COOKIE } from './server/people/device';
 import { atTheDoor } from './server/people/door';
-import { isOwnAddress } from './server/people/own-address';
 import { Problem, problemResponse } from './server/problem';
 
 if (process.env.MULCH_DEMO === '1')

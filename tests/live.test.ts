@@ -146,7 +146,7 @@ describe('what happens in a job', () => {
     await alone.close();
   });
 
-  it('ends with the server at once, and for whoever is signed out at the next beat', async () => {
+  it('ends with the server, and with the device that listens', async () => {
     const ear = new Ear(`${mulch.url}/api/jobs/${job}/live?after=0`);
     await ear.until('hello');
     mulch.process.kill('SIGTERM');
@@ -160,5 +160,10 @@ describe('what happens in a job', () => {
     await people.bench.ask('POST', '/api/sign-out');
     await seen.done;
     expect(seen.ended).toBe(true);
+    // Who goes on listening hears on.
+    const other = new Ear(`${mulch.url}/api/jobs/${job}/live?after=0`, { cookie: people.lead.cookie });
+    await other.until('beat');
+    expect(other.ended).toBe(false);
+    await other.close();
   }, 40_000);
 });

@@ -2,6 +2,7 @@ import PDFDocument from 'pdfkit';
 import QRCode from 'qrcode';
 import type { JobState } from '../core/job';
 import { placeWords, specOf, tally } from '../core/ledger';
+import { jobPath } from '../schemas/job-path';
 import { printFonts, type Run, runsOf, type Weight } from './print-fonts';
 import { Problem } from './problem';
 
@@ -40,7 +41,7 @@ export function labelsOf(job: JobState, origin: string): Label[] {
         i.from ? `from ${i.from}` : placeWords(i.place),
         `${job.tag}, ${job.map.name}`,
       ],
-      link: `${origin}/jobs/${job.id}/open-up?item=${encodeURIComponent(i.id)}`,
+      link: `${origin}${jobPath(job.id, 'open up')}?item=${encodeURIComponent(i.id)}`,
     }));
 }
 

@@ -60,7 +60,7 @@ export function ranked<S extends Weighed>(steps: S[]): (S & { place: number; tie
     let to = from + 1;
     while (to < left.length && (left[to]?.expectedMinutes ?? 0) <= most) to++;
     const near = left.slice(from, to);
-    const tie = near.toSorted((a, b) => {
+    const tie = [...near].sort((a, b) => {
       for (const by of BETWEEN) if (by(a, near) !== by(b, near)) return by(a, near) - by(b, near);
       return 0;
     });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { reportOf } from '../report';
 
-import { isReached, openPoints, picturesOf, ticksOf, ticksOfItem } from '.';
+import { isReached, openPoints, pictureOf, picturesOf, ticksOf, ticksOfItem } from '.';
 import { bench, kiosk } from './bench.test.fixture';
 
 const map = kiosk([
@@ -94,6 +94,19 @@ describe('pictures of a thing', () => {
     b.tell({ type: 'pin.placed', photo: second, x: 0.5, y: 0.5, on: 'DOOR' });
     expect(picturesOf(b.state(), { id: door, name: 'door' }).map((p) => p.id)).toContain(second);
     expect(() => b.tell(picture('nothing'))).toThrow('not in the tray');
+  });
+  it('the next one is of the move in hand: what came off last, and on the way back what goes back next', () => {
+    const b = bench(map);
+    b.planned('A1');
+    expect(pictureOf(b.state(), 'open up')).toBeUndefined();
+    b.line('4 x M3x8 PH1 door > cup 1');
+    b.line('lift door > shelf');
+    expect(pictureOf(b.state(), 'open up')).toBe(b.item('door'));
+    expect(pictureOf(b.state(), 'close up')).toBe(b.item('door'));
+    expect(pictureOf(b.state(), 'trace')).toBeUndefined();
+    b.tell({ type: 'item.returned', item: b.item('door'), count: 1, state: 'fitted' });
+    expect(pictureOf(b.state(), 'open up')).toBe(b.state().ledger.items[0]?.id);
+    expect(pictureOf(b.state(), 'close up')).toBe(b.state().ledger.items[0]?.id);
   });
 });
 

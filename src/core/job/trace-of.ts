@@ -14,7 +14,8 @@ const POWER_MINUTES = { onMinutes: 1, offMinutes: 1 };
 
 /**
  * The trace request that a job amounts to: elements of its map with q from the pattern of the
- * symptom, less weight on what a first look cleared, derived checks, what is open, the power, and the log headed by the symptoms themselves.
+ * symptom, less weight on what a first look cleared, derived checks, what is open, the power, and the log
+ * headed by the symptoms themselves.
  * When no single fault fits the log, two at once are allowed.
  *
  * @param state a job that has been taken in

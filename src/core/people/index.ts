@@ -1,3 +1,3 @@
+export * from './own-place';
 export * from './person';
 export * from './role';
-export * from './way-back';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { checkPasscode, keepALead, keptName, nameKey, ROLES, reaches, wayBack } from '.';
+import { checkPasscode, keepALead, keptName, nameKey, ownPlace, ROLES, reaches } from '.';
 
 describe('who may do what', () => {
   it('each role may do what the one before may', () => {
@@ -50,9 +50,9 @@ describe('names and passcodes', () => {
   });
 });
 
-describe('the way back', () => {
+describe('where one goes after signing in', () => {
   it('leads to a place of this Mulch alone, whatever the address says', () => {
-    expect(wayBack('/jobs/01ARZ/trace?x=1#now')).toBe('/jobs/01ARZ/trace?x=1#now');
+    expect(ownPlace('/jobs/01ARZ/trace?x=1#now')).toBe('/jobs/01ARZ/trace?x=1#now');
     for (const bad of [
       null,
       undefined,
@@ -66,7 +66,7 @@ describe('the way back', () => {
       'javascript:alert(1)',
       '/jobs\\..\\x',
     ])
-      expect(wayBack(bad)).toBe('/');
+      expect(ownPlace(bad)).toBe('/');
     fc.assert(
       fc.property(
         fc.oneof(
@@ -76,7 +76,7 @@ describe('the way back', () => {
         ),
         (to) => {
           // Read as a browser reads it: the URL Standard, as the platform implements it.
-          expect(new URL(wayBack(to), 'https://mulch.example').origin).toBe('https://mulch.example');
+          expect(new URL(ownPlace(to), 'https://mulch.example').origin).toBe('https://mulch.example');
         },
       ),
       { numRuns: 2000 },

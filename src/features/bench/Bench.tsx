@@ -7,6 +7,7 @@ import { Head } from '../../ui/Head';
 import { KeysDialog, useKeys } from '../../ui/Keys';
 import { LongList } from '../../ui/LongList';
 import { toggleTheme } from '../../ui/ThemeButton';
+import { ScanLabel } from '../scan/ScanLabel';
 import { SumHost } from '../sums/SumHost';
 import { type Backup, Backups } from './Backups';
 import { BenchRun } from './BenchRun';
@@ -18,6 +19,7 @@ const HELP = [
   { keys: '↑ ↓', does: 'along the jobs' },
   { keys: 'Enter', does: 'open the job' },
   { keys: '/', does: 'choose a unit for a new job' },
+  { keys: 'C', does: 'scan a label' },
   { keys: 'N', does: 'night and day' },
   { keys: '?', does: 'these keys' },
 ];
@@ -85,6 +87,7 @@ export function Bench({
   backup: Backup | 'none' | null;
 }) {
   const [keys, setKeys] = useState(false);
+  const [scanning, setScanning] = useState(false);
   const [day, setDay] = useState('');
   useEffect(() => setDay(format(new Date(), 'EEE d')), []);
   const bindings = useMemo(
@@ -92,6 +95,7 @@ export function Bench({
       ArrowDown: () => step(1),
       ArrowUp: () => step(-1),
       n: () => void toggleTheme(),
+      c: () => setScanning(true),
       '/': () => document.querySelector<HTMLElement>('[data-key=find]')?.focus(),
       '?': () => setKeys(true),
       'Shift+?': () => setKeys(true),
@@ -170,12 +174,18 @@ export function Bench({
           </div>
           <div>
             <NewJob units={units} />
+            <p className="pad border-t border-rule">
+              <button type="button" className="act-2" onClick={() => setScanning(true)}>
+                <span>Scan a label</span> <kbd>C</kbd>
+              </button>
+            </p>
             {backup && <Backups last={backup} />}
           </div>
         </div>
       </main>
       <OutOfPlace jobs={here} />
       <SumHost />
+      {scanning && <ScanLabel onClose={() => setScanning(false)} />}
       <KeysDialog open={keys} onClose={() => setKeys(false)} help={HELP} />
     </Frame>
   );

@@ -1,5 +1,5 @@
 import { type JobSummary, STOPS } from '../../core/job';
-import { STOP_TITLE } from '../job/stop-path';
+import { STOP_TITLE } from '../job/stop-title';
 
 /** The run as the bench shows it: how many jobs stand at each stop. */
 export function BenchRun({ jobs }: { jobs: JobSummary[] }) {

@@ -1,7 +1,8 @@
 import type { JobSummary } from '../../core/job';
+import { jobPath } from '../../schemas/job-path';
 import { Parcel, Pointer, Posts, TickBox } from '../../ui/Signs';
 import { MiniRun } from '../../ui/StopShape';
-import { jobPath, STOP_TITLE } from '../job/stop-path';
+import { STOP_TITLE } from '../job/stop-title';
 
 const SIGNS: Record<JobSummary['next']['kind'], React.ReactNode> = {
   go: <Pointer size={44} />,

@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react';
+import { jobPath } from '../../schemas/job-path';
 import { Action } from '../../ui/Action';
 import { SelectField, TextField, Wrong } from '../../ui/Field';
 import { FileButton } from '../../ui/FileButton';
 import { author } from '../job/author';
-import { jobPath } from '../job/stop-path';
 import { signedIn } from '../people/signed-in';
 import { openJobOn } from '../units/open-job';
 import { type Failure, send } from '../units/send';

@@ -1,8 +1,8 @@
 import type { JobSummary } from '../../core/job';
+import { jobPath } from '../../schemas/job-path';
 import { FreePlace, Place } from '../../ui/Place';
 import { Screw } from '../../ui/Screw';
 import { ScrollRow } from '../../ui/ScrollRow';
-import { jobPath } from '../job/stop-path';
 
 /** Things of all jobs that are not where they should be, and what is live on any of them. */
 export function OutOfPlace({ jobs }: { jobs: JobSummary[] }) {

@@ -4,7 +4,7 @@ import { Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { Dialog } from '../../ui/Dialog';
 import { Wrong } from '../../ui/Field';
-import { STOP_TITLE } from '../job/stop-path';
+import { STOP_TITLE } from '../job/stop-title';
 import { signedIn } from '../people/signed-in';
 import { send } from '../units/send';
 

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { type JobEvent, STOPS, type Stop } from '../../core/job';
+import { jobPath, stopOf } from '../../schemas/job-path';
 import { FootHost, theNext, theOneAction, toFoot } from '../../ui/Foot';
 import { Frame } from '../../ui/Frame';
 import { Head } from '../../ui/Head';
@@ -21,7 +22,7 @@ import { ParkedSheet } from './ParkedSheet';
 import { Run } from './Run';
 import { SubUnitBar } from './SubUnitBar';
 import { loadTheRest, onTheSheet, sheetOf, turnTo } from './sheets';
-import { jobPath, STOP_TITLE, stopOf } from './stop-path';
+import { STOP_TITLE } from './stop-title';
 import { Ticks } from './Ticks';
 import { RunningTimers, TimerDialog } from './Timers';
 import { Tray } from './Tray';

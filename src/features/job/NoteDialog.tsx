@@ -4,7 +4,7 @@ import { specOf, tally } from '../../core/ledger';
 import { Action } from '../../ui/Action';
 import { Dialog } from '../../ui/Dialog';
 import { SelectField, TextField } from '../../ui/Field';
-import { STOP_TITLE } from './stop-path';
+import { STOP_TITLE } from './stop-title';
 import { useJob } from './use-job';
 
 const isStop = (v: string): v is Stop => (STOPS as readonly string[]).includes(v);

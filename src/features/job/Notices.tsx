@@ -1,9 +1,10 @@
+import { useEffect, useState } from 'react';
 import type { Stop } from '../../core/job';
 import { Warn } from '../../ui/Signs';
 import { FULL_WORDS, useNearlyFull } from '../offline/nearly-full';
 import { fileOfWaiting } from '../unsent/save-waiting';
-import { STOP_TITLE } from './stop-path';
-import { useJob, useLink } from './use-job';
+import { STOP_TITLE } from './stop-title';
+import { looksOn, useJob, useLink } from './use-job';
 
 const entries = (n: number) => `${n} ${n === 1 ? 'entry' : 'entries'}`;
 
@@ -39,6 +40,9 @@ export function Notices({
 }) {
   const { job } = useJob();
   const full = useNearlyFull();
+  const [only, setOnly] = useState<string | null>(null);
+  // Who is signed in is known once the page is alive.
+  useEffect(() => setOnly(looksOn()?.reason ?? null), []);
   const { turnedBack, trouble, unsent, keepsNothing, sentAgain, dismiss, waiting } = useLink();
   const read = (
     <button type="button" onClick={dismiss}>
@@ -51,6 +55,7 @@ export function Notices({
     : `${entries(unsent)} ${isAre} kept here and sent ${trouble?.kind === 'server' ? 'again by itself' : 'when it is back'}`;
   return (
     <div aria-live="polite" className="no-print">
+      {only && <Notice>{only}.</Notice>}
       {turnedBack.map(({ id, reason, said }) => (
         <Notice key={id} alert act={read}>
           An entry was taken back: {reason}

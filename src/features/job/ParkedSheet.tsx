@@ -8,7 +8,7 @@ import { TextField } from '../../ui/Field';
 import { Foot } from '../../ui/Foot';
 import { signedIn } from '../people/signed-in';
 import { author } from './author';
-import { STOP_TITLE } from './stop-path';
+import { STOP_TITLE } from './stop-title';
 import { useJob } from './use-job';
 
 const LATEST = 5;

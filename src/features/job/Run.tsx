@@ -1,7 +1,8 @@
 import { useEffect, useRef } from 'react';
 import { runOf, STOPS } from '../../core/job';
+import { jobPath } from '../../schemas/job-path';
 import { StopShape } from '../../ui/StopShape';
-import { jobPath, STOP_TITLE } from './stop-path';
+import { STOP_TITLE } from './stop-title';
 import { useJob } from './use-job';
 
 const plain = (e: React.MouseEvent) => !(e.metaKey || e.ctrlKey || e.shiftKey || e.button !== 0);

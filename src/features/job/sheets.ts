@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { STOPS, type Stop } from '../../core/job';
-import { stopOf } from './stop-path';
+import { stopOf } from '../../schemas/job-path';
 
 type Sheet = () => ReactNode;
 

@@ -8,6 +8,7 @@ import {
   useSyncExternalStore,
 } from 'react';
 import type { EventType, JobEvent, JobState, Payload, Stop } from '../../core/job';
+import { reaches } from '../../core/people';
 import { signedIn } from '../people/signed-in';
 import { author } from './author';
 import { JobStore, type Refused, type Snapshot } from './store';
@@ -51,9 +52,9 @@ export function useLink(): JobLink {
 }
 
 /** Why somebody who only looks on records nothing; null for everybody else. */
-const looksOn = (): Refused | null => {
+export const looksOn = (): Refused | null => {
   const me = signedIn();
-  return me?.role === 'looker'
+  return me && !reaches(me.role, 'bench')
     ? { reason: `${me.name} looks on here: entries are made by bench and lead`, path: '' }
     : null;
 };

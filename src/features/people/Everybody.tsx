@@ -23,7 +23,10 @@ export function Everybody({ people: first, me }: { people: Person[]; me: string 
             person={p}
             me={p.id === me}
             onChanged={(q) => setPeople(people.map((x) => (x.id === q.id ? q : x)))}
-            onGone={() => setPeople(people.filter((x) => x.id !== p.id))}
+            onGone={() => {
+              if (p.id === me) window.location.assign('/sign-in');
+              else setPeople(people.filter((x) => x.id !== p.id));
+            }}
           />
         ))}
       </ul>

@@ -39,6 +39,7 @@ export function FirstPerson({ own }: { own: boolean }) {
         aria-label="The first person"
         onSubmit={async (e) => {
           e.preventDefault();
+          if (busy) return;
           setBusy(true);
           const sent = await send('/api/people/first', { name, passcode });
           setBusy(false);

@@ -5,6 +5,7 @@ import { Clock } from '../../ui/Clock';
 import { TextField, Wrong } from '../../ui/Field';
 import { forgetHere } from '../offline/forget';
 import { type Failure, send } from '../units/send';
+import { sendWaiting } from '../unsent/send-waiting';
 
 interface Device {
   id: string;
@@ -36,6 +37,10 @@ export function Own({
         <Second
           className="mt-3"
           onClick={async () => {
+            // What waits here is sent in the name of who recorded it, or not at all.
+            const left = await sendWaiting(null).catch(() => []);
+            if (left.length > 0)
+              return setWrong('entries of yours wait here and could not be sent: sign out once they are');
             const sent = await send('/api/sign-out', null);
             if (sent.ok) {
               await forgetHere();
@@ -95,6 +100,7 @@ function OwnPasscode({ onChanged }: { onChanged(): void }) {
   const [now, setNow] = useState('');
   const [next, setNext] = useState('');
   const [said, setSaid] = useState('');
+  const [busy, setBusy] = useState(false);
   const [wrong, setWrong] = useState<Failure | null>(null);
   const at = (path: string) => (wrong?.path === path ? wrong.reason : undefined);
   return (
@@ -104,7 +110,10 @@ function OwnPasscode({ onChanged }: { onChanged(): void }) {
       onSubmit={async (e) => {
         e.preventDefault();
         setSaid('');
+        setBusy(true);
+        // After some wrong tries the answer is held back for a while.
         const sent = await send('/api/passcode', { now, next }, 'PUT');
+        setBusy(false);
         setWrong(sent.ok ? null : sent.failure);
         if (!sent.ok) return;
         setNow('');
@@ -133,8 +142,8 @@ function OwnPasscode({ onChanged }: { onChanged(): void }) {
         required
       />
       {wrong && !['/now', '/next'].includes(wrong.path) && <Wrong>{wrong.reason}</Wrong>}
-      <Second type="submit" className="justify-self-start">
-        Change it
+      <Second type="submit" className="justify-self-start" disabled={busy}>
+        {busy ? 'Looking' : 'Change it'}
       </Second>
       {said && (
         <p className="note" role="status">

@@ -19,6 +19,7 @@ export function SignIn({ to, secure }: { to: string; secure: boolean }) {
         inert={!alive}
         onSubmit={async (e) => {
           e.preventDefault();
+          if (busy) return;
           setBusy(true);
           setWrong(null);
           const sent = await send('/api/sign-in', { name, passcode });

@@ -23,7 +23,8 @@ export async function sendPhoto(file: Blob): Promise<
     const data = await res.json().catch(() => null);
     if (res.ok) return { ok: true, data };
     const reason = (data as { detail?: string } | null)?.detail ?? `the server answered ${res.status}`;
-    return fail(reason, ![400, 413, 415, 422].includes(res.status));
+    // Signed out, too many at once, or a fault of the server: it may be taken later.
+    return fail(reason, res.status === 401 || res.status === 429 || res.status >= 500);
   } catch {
     return fail('no connection to the server. It was not kept: add it again when it is back', true);
   }

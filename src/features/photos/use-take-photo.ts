@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { author } from '../job/author';
-import { useJob } from '../job/use-job';
+import { looksOn, useJob } from '../job/use-job';
 import { sendPhoto } from './send-photo';
 import { letWait } from './waiting';
 
@@ -10,7 +10,9 @@ export function useTakePhoto() {
   const [busy, setBusy] = useState('');
   const [wrong, setWrong] = useState<string | null>(null);
   const take = async (chosen: File[], about: { caption: string; of?: string }): Promise<boolean> => {
-    setWrong(null);
+    const no = looksOn();
+    setWrong(no?.reason ?? null);
+    if (no) return false;
     for (const [i, one] of chosen.entries()) {
       setBusy(chosen.length > 1 ? `Keeping ${i + 1} of ${chosen.length}` : 'Keeping it');
       const sent = await sendPhoto(one);

@@ -1,6 +1,6 @@
 import { ulid } from 'ulid';
+import { jobPath } from '../../schemas/job-path';
 import { author } from '../job/author';
-import { jobPath } from '../job/stop-path';
 import { type Failure, send } from './send';
 
 /** Opens a job on a unit and goes to its Take in; answers why when it cannot. */

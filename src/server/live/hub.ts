@@ -15,6 +15,8 @@ export interface Listener {
   moved(seq: number): void;
   /** who has it open changed */
   others(present: Present[]): void;
+  /** whether whoever listens may still do so, asked now */
+  look(): void;
   end(): void;
 }
 
@@ -44,10 +46,16 @@ export function tellMoved(job: string, seq: number): void {
   for (const l of jobs.get(job) ?? []) l.moved(seq);
 }
 
-/** Who is signed out is told no more. */
-export function endAll(which: (present: Present) => boolean = () => true): void {
-  for (const here of [...jobs.values()]) for (const l of [...here]) if (which(l.present)) l.end();
+const everybody = (): Listener[] => [...jobs.values()].flatMap((here) => [...here]);
+
+/** Somebody was signed out: who may not listen any more is told no more. */
+export function lookAgain(): void {
+  for (const l of everybody()) l.look();
 }
 
 /** What the process that serves calls when it begins to end: nobody holds it up. */
-Object.assign(globalThis, { [Symbol.for('mulch.ending')]: () => endAll() });
+Object.assign(globalThis, {
+  [Symbol.for('mulch.ending')]: () => {
+    for (const l of everybody()) l.end();
+  },
+});

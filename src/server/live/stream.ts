@@ -61,9 +61,10 @@ export function liveStream(
       };
       stream.enqueue(text.encode('retry: 2000\n\n'));
       say('hello', me.id);
-      leave = join(job, { present: me, moved, others: (all) => say('others', all), end });
-      void look().catch(end);
-      beat = setInterval(() => void look().catch(end), BEAT_MS);
+      const looks = () => void look().catch(end);
+      leave = join(job, { present: me, moved, others: (all) => say('others', all), look: looks, end });
+      looks();
+      beat = setInterval(looks, BEAT_MS);
     },
     cancel() {
       clearInterval(beat);

@@ -3,6 +3,8 @@ import type { Stop } from '../../core/job';
 import type { Person } from '../../core/people';
 import type { Database } from '../../data/database';
 import { insertLink, personById, spendLink } from '../../data/people';
+import { jobPath } from '../../schemas/job-path';
+import { isLoopback } from '../addresses';
 import type { From } from '../endpoint';
 import { Problem } from '../problem';
 import { keptToken, newToken } from './token';
@@ -10,8 +12,6 @@ import { beforeAnArrival } from './tries';
 
 /** How long a link waits to be used. */
 const MINUTES = 5;
-
-const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]']);
 
 /**
  * The address that another device finds this Mulch at: the one asked for, or, where that is the machine's
@@ -21,7 +21,7 @@ const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]']);
  */
 export function reachedAt(url: URL, at = process.env.MULCH_AT): string {
   for (const found of [url, at ? new URL(at) : null])
-    if (found && !LOOPBACK.has(found.hostname)) return found.origin;
+    if (found && !isLoopback(found.hostname)) return found.origin;
   throw new Problem(
     409,
     'On this machine only',
@@ -41,9 +41,6 @@ export interface Beside {
   fingerprint: string | null;
 }
 
-/** Where a stop of a job is. */
-const placeOf = (job: string, stop: Stop) => `/jobs/${job}/${stop.replaceAll(' ', '-')}`;
-
 /**
  * Makes a link that brings one device more of somebody to a job: valid once, for five minutes. What it
  * says stands behind the address, so that it is sent to no server and written in no log on its way.
@@ -58,7 +55,7 @@ export async function offerBeside(
   await db.write((tx) =>
     insertLink(
       tx,
-      { token: keptToken(token), person: person.id, to: placeOf(job, stop), endsAt, usedAt: null },
+      { token: keptToken(token), person: person.id, to: jobPath(job, stop), endsAt, usedAt: null },
       now.toISOString(),
     ),
   );

@@ -1,4 +1,4 @@
-import { type Role, reaches, wayBack } from '../../core/people';
+import { ownPlace, type Role, reaches } from '../../core/people';
 import type { Database } from '../../data/database';
 import { isAnybodyThere } from '../../data/people';
 import type { From } from '../endpoint';
@@ -51,7 +51,7 @@ export async function atTheDoor(
   if (wanted === 'anyone') return { asking, registered, turned: null };
   if (!here) {
     if (isApi(url.pathname)) return { turned: problemResponse(SIGNED_OUT) };
-    const to = wayBack(url.pathname + url.search);
+    const to = ownPlace(url.pathname + url.search);
     return {
       turned: new Response(null, {
         status: 303,

@@ -2,6 +2,7 @@ import { closed, Name } from '../../../core/schema/words';
 import { endDevice } from '../../../data/people';
 import { database } from '../../context';
 import { endpoint } from '../../endpoint';
+import { lookAgain } from '../../live/hub';
 import { nobodyYet } from '../../people/nobody-yet';
 import { Problem } from '../../problem';
 
@@ -20,6 +21,7 @@ export const endADevice = endpoint({
     const id = params.id ?? '';
     if (!(await (await database()).write((tx) => endDevice(tx, person.id, id))))
       throw new Problem(404, 'No such device', 'that device is not signed in any more');
+    lookAgain();
     return { id };
   },
 });

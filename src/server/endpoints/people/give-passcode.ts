@@ -1,6 +1,7 @@
 import { closed } from '../../../core/schema/words';
 import { database } from '../../context';
 import { endpoint } from '../../endpoint';
+import { lookAgain } from '../../live/hub';
 import { nobodyYet } from '../../people/nobody-yet';
 import { givePasscode } from '../../people/people';
 import { Passcode, PersonSchema } from './documents';
@@ -22,6 +23,8 @@ export const giveAPasscode = endpoint({
   status: 200,
   async handle({ body, params, person, device }) {
     nobodyYet(person);
-    return givePasscode(await database(), params.id ?? '', body.passcode, device);
+    const given = await givePasscode(await database(), params.id ?? '', body.passcode, device);
+    lookAgain();
+    return given;
   },
 });

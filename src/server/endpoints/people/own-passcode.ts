@@ -1,6 +1,7 @@
 import { closed } from '../../../core/schema/words';
 import { database } from '../../context';
 import { endpoint } from '../../endpoint';
+import { lookAgain } from '../../live/hub';
 import { nobodyYet } from '../../people/nobody-yet';
 import { changeOwnPasscode } from '../../people/people';
 import { Passcode, PersonSchema } from './documents';
@@ -23,6 +24,7 @@ export const changeTheOwnPasscode = endpoint({
   async handle({ body, person, device, from }) {
     nobodyYet(person);
     await changeOwnPasscode(await database(), { person, device, from }, body);
+    lookAgain();
     return person;
   },
 });

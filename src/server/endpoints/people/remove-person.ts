@@ -1,6 +1,7 @@
 import { closed, Name } from '../../../core/schema/words';
 import { database } from '../../context';
 import { endpoint } from '../../endpoint';
+import { lookAgain } from '../../live/hub';
 import { nobodyYet } from '../../people/nobody-yet';
 import { takeOut } from '../../people/people';
 
@@ -17,6 +18,7 @@ export const removeAPerson = endpoint({
   async handle({ params, person }) {
     nobodyYet(person);
     await takeOut(await database(), params.id ?? '');
+    lookAgain();
     return { id: params.id ?? '' };
   },
 });

@@ -2,6 +2,7 @@ import { closed, Type } from '../../../core/schema/words';
 import { endDevice } from '../../../data/people';
 import { database } from '../../context';
 import { endpoint } from '../../endpoint';
+import { lookAgain } from '../../live/hub';
 import { noCookie } from '../../people/device';
 
 /** Sign this device out. */
@@ -16,6 +17,7 @@ export const signADeviceOut = endpoint({
   status: 200,
   async handle({ person, device, headers, url }) {
     if (person) await (await database()).write((tx) => endDevice(tx, person.id, device));
+    lookAgain();
     headers.append('set-cookie', noCookie(url.protocol === 'https:'));
     return { signedOut: true };
   },
