@@ -112,6 +112,21 @@ test('whoever comes signs in, goes where they were going, and keeps people under
     .click();
   await expect(looker.getByRole('dialog')).toContainText('looks on here');
 
+  await looker.keyboard.press('Escape');
+  await expect(looker.getByText('Harbour office looks on here', { exact: false }).first()).toBeVisible();
+  // A picture of theirs is refused at once, and does not wait for ever.
+  await looker.getByLabel('Picture file').setInputFiles({
+    name: 'seen.jpg',
+    mimeType: 'image/jpeg',
+    buffer: await sharp({ create: { width: 60, height: 40, channels: 3, background: 'teal' } })
+      .jpeg()
+      .toBuffer(),
+  });
+  await expect(looker.getByRole('region', { name: 'Pictures' }).getByRole('alert')).toContainText(
+    'looks on here',
+  );
+  await expect(looker.getByText(/unsent/)).toHaveCount(0);
+
   // Taken out while the page is open: it says so, at the next word to the server.
   await page
     .getByRole('listitem')
@@ -195,6 +210,28 @@ test('a code brings the job onto the phone without typing: once, and for five mi
   await stolen.goto(`${mulch.url}/beside`);
   await expect(stolen.getByRole('alert')).toContainText('comes with a code');
   await thief.close();
+
+  // A browser that does not trust the certificate keeps no pages, and says so.
+  await held.goto(`${mulch.url}/people`);
+  await expect(held.getByText('This browser keeps no pages')).toBeVisible();
+  await held.goto(`${job}/take-in`);
+  await alive(held);
+
+  // Signing out with something that cannot be sent would leave it to the next name: it is held.
+  await page.goto(`${job}/take-in`);
+  await alive(page);
+  await page.route('**/events', (route) =>
+    route.request().method() === 'POST' ? route.abort() : route.continue(),
+  );
+  await page.getByRole('button', { name: 'Note' }).click();
+  await page.getByRole('dialog').getByRole('textbox').first().fill('not sent yet');
+  await page.getByRole('dialog').getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('1 unsent')).toBeVisible();
+  await page.goto(`${mulch.url}/people`);
+  await alive(page);
+  await page.getByRole('button', { name: 'Sign out here' }).click();
+  await expect(page.getByRole('alert')).toContainText('sign out once they are');
+  await page.unroute('**/events');
 
   // The phone is in the list of devices, and ends there.
   await page.goto(`${mulch.url}/people`);

@@ -75,7 +75,10 @@ test('without the server every stop opens again, entries wait, and arrive in the
   await expect(page.getByText('4 unsent')).toBeVisible();
   await page.reload();
   await alive(page);
-  expect(await history(page)).toMatch(/second, without it.*first, with the server/s);
+  // What is kept in the browser comes an instant after the page.
+  await expect(async () => {
+    expect(await history(page)).toMatch(/second, without it.*first, with the server/s);
+  }).toPass({ timeout: 10_000 });
   for (const [n, stop] of [
     'take-in',
     'trace',

@@ -4,6 +4,7 @@ import { Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { TextField, Wrong } from '../../ui/Field';
 import { forgetHere } from '../offline/forget';
+import { useKeptHere } from '../offline/use-kept-here';
 import { type Failure, send } from '../units/send';
 import { sendWaiting } from '../unsent/send-waiting';
 
@@ -91,8 +92,24 @@ export function Own({
           <p className="mono text-[13px] leading-[1.35] [overflow-wrap:anywhere]">{fingerprint}</p>
         </div>
       )}
+      <WithoutNetwork />
       <OwnPasscode onChanged={() => setDevices(devices.filter((d) => d.here))} />
     </section>
+  );
+}
+
+/** Whether this device can go on without a network, and what it takes. */
+function WithoutNetwork() {
+  const here = useKeptHere();
+  return (
+    <div className="grid gap-1">
+      <h3 className="sec">Without a network</h3>
+      <p className="note">
+        {here === false
+          ? 'This browser keeps no pages: it does so only where it trusts the certificate of the way, and on the machine itself. Entries and pictures on an open page wait all the same.'
+          : 'The jobs in hand and the views are kept on this device; what is recorded waits and is sent later.'}
+      </p>
+    </div>
   );
 }
 
