@@ -106,6 +106,19 @@ describe('asked wrongly', () => {
       413,
       /over 1 MB/,
     ],
+    [
+      'a seed that is text',
+      () =>
+        post('/api/compute/simulate', {
+          elements: [{ id: 'a', weight: 1, repairMinutes: 1 }],
+          checks: [],
+          hidden: { faults: [] },
+          seed: 'x',
+          acts: [],
+        }),
+      400,
+      /seed|whole|integer/i,
+    ],
     ['what the core refuses', () => post('/api/compute/sums/ohms', { volts: 5 }), 422, /./],
     ['a place that is no number', () => get('/api/jobs/x/events?after=-1'), 400, /whole number/],
     ['a job that is not here', () => get('/api/jobs/x/history'), 404, /no job x/],
@@ -139,6 +152,24 @@ describe('asked rightly', () => {
       trace: [
         { elements: [lone], checks: [] },
         { belief: [{ id: 'a', p: 1 }], enough: true },
+      ],
+      simulate: [
+        {
+          elements: [lone],
+          checks: [],
+          hidden: { faults: [{ id: 'a', pattern: 'always' }] },
+          seed: 1,
+          acts: [{ repaired: 'a' }],
+        },
+        { answers: [{ mended: true }], minutes: [5], totalMinutes: 5 },
+      ],
+      regret: [
+        { elements: [lone], checks: [], chosen: { repair: 'a' } },
+        { q: [{ kind: 'repair', id: 'a', minutes: 5 }], regret: 0, method: 'exact' },
+      ],
+      'hand-ways': [
+        { elements: [lone], checks: [] },
+        { optimum: { minutes: 5, method: 'exact' }, ways: [{}, {}, {}, { name: 'Mulch', score: 1 }] },
       ],
       ledger: [{ events: [] }, { items: [], covers: [], twins: [] }],
       tighten: [{ points: [{ id: '1', x: 0, y: 0 }], lid: 'plastic' }, {}],

@@ -82,7 +82,7 @@ describe('short cuts of the ranking', () => {
         const order = orderBlocks(bench, marginals(belief));
         const quick = walkHeads(bench, belief, order);
         r.elements.forEach((_, e) => {
-          close(quick(e), walk(bench, belief, order, e));
+          close(quick(e), walk(bench, belief, order, { first: e }));
         });
       }),
     );

@@ -1,11 +1,18 @@
 import { condition, marginals, pairIndex } from './belief';
-import { moments } from './exact';
 import { buildModel } from './model';
+import { moments } from './moments';
 import { rank } from './next';
 import { remainingLadders } from './repair';
 import type { TraceAnswer, TraceRequest } from './types';
 
-export { FALSE_ALARM, readingDensities, SENSITIVITY } from './likelihood';
+export { type Belief, condition, marginals } from './belief';
+export { Everything } from './everything';
+export { ASTRAY, FALSE_ALARM, readingDensities, SENSITIVITY } from './likelihood';
+export { buildModel, type Model, powerMinutes, type Step } from './model';
+export { GONE, hidingFrom, MOST_MOMENTS, madeSoFar, moments, timesLeft } from './moments';
+export { PATTERN_Q, PATTERNS, type Pattern } from './pattern';
+export { benchOf, openMinutes, orderBlocks, paying, walk } from './repair';
+export { Search } from './search';
 export type * from './types';
 
 const SETS_SHOWN = 200;

@@ -1,7 +1,11 @@
 /** What is compared against; the package brings no types. */
 declare module 'jstat' {
   const jstat: {
-    normal: { pdf(x: number, mean: number, std: number): number };
+    corrcoeff(a: number[], b: number[]): number;
+    normal: {
+      pdf(x: number, mean: number, std: number): number;
+      inv(p: number, mean: number, std: number): number;
+    };
     binomial: { pdf(k: number, n: number, p: number): number };
     uniform: { pdf(x: number, a: number, b: number): number };
   };

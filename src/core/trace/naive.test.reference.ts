@@ -157,8 +157,15 @@ function sequence(r: TraceRequest, sets: Weighted, open: Set<string>): [string, 
   }
 }
 
-function walk(r: TraceRequest, sets: Weighted, order: [string, number][], open: Set<string>): number {
+function walk(
+  r: TraceRequest,
+  sets: Weighted,
+  order: [string, number][],
+  open: Set<string>,
+  power: string | undefined,
+): number {
   const now = new Set(open);
+  let state = power;
   const still = new Map(r.elements.map((e) => [e.id, 1]));
   let minutes = 0;
   for (const [id, k] of order) {
@@ -170,15 +177,17 @@ function walk(r: TraceRequest, sets: Weighted, order: [string, number][], open: 
       0,
     );
     const needed = closure(r, e.needs);
-    minutes += (s.minutes + cost(r, needed, now)) * broken;
+    const change = r.power && e.power && e.power !== state ? r.power[`${e.power}Minutes`] : 0;
+    minutes += (s.minutes + cost(r, needed, now) + change) * broken;
+    state = e.power ?? state;
     for (const n of needed) now.add(n);
     still.set(id, (still.get(id) ?? 1) * (1 - s.fixes));
   }
   return minutes;
 }
 
-const repairNow = (r: TraceRequest, sets: Weighted, open: Set<string>) =>
-  walk(r, sets, sequence(r, sets, open), open);
+const repairNow = (r: TraceRequest, sets: Weighted, open: Set<string>, power: string | undefined) =>
+  walk(r, sets, sequence(r, sets, open), open, power);
 
 function checkMinutes(
   r: TraceRequest,
@@ -201,7 +210,7 @@ function checkMinutes(
     const p = seen.reduce((x, s) => x + s.w, 0);
     if (p <= 0) continue;
     const then = normal(seen);
-    let value = repairNow(r, then, after);
+    let value = repairNow(r, then, after, c.power ?? power);
     if (deep > 1)
       for (const d of telling)
         value = Math.min(value, checkMinutes(r, then, after, c.power ?? power, d, 1, telling));
@@ -229,7 +238,7 @@ export function naive(r: TraceRequest) {
   const telling = r.checks.map((c) => c.id).filter((id) => (bits.get(id) as number) > 1e-12);
   return {
     belief: r.elements.map((e) => marginal(sets, e.id)),
-    repairNowMinutes: repairNow(r, sets, open),
+    repairNowMinutes: repairNow(r, sets, open, r.power?.now),
     checks: new Map(
       r.checks.map((c) => [
         c.id,
@@ -241,7 +250,13 @@ export function naive(r: TraceRequest) {
         const order = sequence(r, sets, open);
         return [
           e.id,
-          walk(r, sets, [[e.id, 0], ...order.filter(([id, k]) => !(id === e.id && k === 0))], open),
+          walk(
+            r,
+            sets,
+            [[e.id, 0], ...order.filter(([id, k]) => !(id === e.id && k === 0))],
+            open,
+            r.power?.now,
+          ),
         ];
       }),
     ),

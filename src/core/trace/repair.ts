@@ -1,5 +1,6 @@
 import { type Belief, marginals, pairIndex, total } from './belief';
-import type { Model, Step } from './model';
+import { type Model, powerMinutes, type Step } from './model';
+import type { Power } from './types';
 
 /** A run of steps on one ladder that is best done without a break. */
 export interface Block {
@@ -17,7 +18,7 @@ export interface Bench {
   ladders: Step[][];
   opened: boolean[];
   blocks: Block[];
-  /** every ladder is one rung that always lasts, and no repair needs opening */
+  /** every ladder is one rung that always lasts, and no repair needs opening or another power */
   plain: boolean;
   /** element and minutes of each block, for the plain case */
   elementOf: Int32Array;
@@ -109,7 +110,8 @@ export function benchOf(model: Model, ladders: Step[][], opened: boolean[]): Ben
     blocks,
     plain:
       ladders.every((l) => l.length <= 1 && (l[0]?.fixes ?? 1) === 1) &&
-      model.elementAccess.every((a) => a.length === 0),
+      model.elementAccess.every((a) => a.length === 0) &&
+      model.request.elements.every((e) => e.power === undefined),
     elementOf: Int32Array.from(blocks, (b) => b.element),
     rateOf: Float64Array.from(blocks, (b) => b.rate),
     minutesOf: Float64Array.from(blocks, (b) => ladders[b.element]?.[b.from]?.minutes ?? 0),
@@ -144,12 +146,22 @@ export function orderBlocks(bench: Bench, p: Float64Array): Uint32Array {
  * @param bench blocks and what is open
  * @param b weights of the fault sets that sum to `mass`
  * @param order indices into `bench.blocks`
- * @param first element whose next rung is done before everything else, if any
+ * @param how what is done before everything else, if anything, and the power at the start
  * @returns minutes times mass
  * @example walk(bench, belief, orderBlocks(bench, p)) // repairNowMinutes
  */
-export function walk(bench: Bench, b: Belief, order: ArrayLike<number>, first?: number): number {
-  return bench.plain ? walkPlain(bench, b, order, first) : walkLadders(bench, b, order, first);
+export function walk(bench: Bench, b: Belief, order: ArrayLike<number>, how: Walk = {}): number {
+  return bench.plain ? walkPlain(bench, b, order, how.first) : walkLadders(bench, b, order, how);
+}
+
+/** How a sequence of repairs begins. */
+export interface Walk {
+  /** element of which a rung is done before everything else */
+  first?: number;
+  /** which one of its ladder, those below are left out; 0 = the next */
+  rung?: number;
+  /** the power at the start; without it that of the model */
+  power?: Power | undefined;
 }
 
 const atFault = (b: Belief) => total(b) - b.none;
@@ -182,8 +194,10 @@ function walkPlain(bench: Bench, b: Belief, order: ArrayLike<number>, first = -1
   return minutes;
 }
 
-function walkLadders(bench: Bench, b: Belief, order: ArrayLike<number>, first?: number): number {
+function walkLadders(bench: Bench, b: Belief, order: ArrayLike<number>, how: Walk): number {
   const { model, ladders, blocks } = bench;
+  const { first, rung = 0 } = how;
+  let power = 'power' in how ? how.power : model.request.power?.now;
   const n = b.one.length;
   const open = bench.opened.slice();
   const fixed = new Float64Array(n);
@@ -191,8 +205,10 @@ function walkLadders(bench: Bench, b: Belief, order: ArrayLike<number>, first?: 
   let minutes = 0;
   const take = (e: number, step: Step) => {
     const closure = model.elementAccess[e] as number[];
-    minutes += (step.minutes + openMinutes(model, open, closure)) * left;
+    const wanted = model.request.elements[e]?.power;
+    minutes += (step.minutes + openMinutes(model, open, closure) + powerMinutes(model, power, wanted)) * left;
     for (const a of closure) open[a] = true;
+    power = wanted ?? power;
     let mass = b.one[e] as number;
     if (b.two) {
       for (let o = 0; o < n; o++) {
@@ -204,12 +220,12 @@ function walkLadders(bench: Bench, b: Belief, order: ArrayLike<number>, first?: 
     fixed[e] = (fixed[e] as number) + gain;
     left = Math.max(0, left - gain * mass);
   };
-  const head = first === undefined ? undefined : ladders[first]?.[0];
+  const head = first === undefined ? undefined : ladders[first]?.[rung];
   if (first !== undefined && head) take(first, head);
   for (let i = 0; i < order.length; i++) {
     const { element, from, to } = blocks[order[i] as number] as Block;
     for (let k = from; k < to; k++) {
-      if (!(element === first && k === 0)) take(element, ladders[element]?.[k] as Step);
+      if (!(element === first && k <= rung)) take(element, ladders[element]?.[k] as Step);
     }
   }
   return minutes;
@@ -227,7 +243,7 @@ function walkLadders(bench: Bench, b: Belief, order: ArrayLike<number>, first?: 
  * @example walkHeads(bench, belief, order)(3)
  */
 export function walkHeads(bench: Bench, b: Belief, order: Uint32Array): (element: number) => number {
-  if (!bench.plain) return (e) => walk(bench, b, order, e);
+  if (!bench.plain) return (first) => walk(bench, b, order, { first });
   const n = b.one.length;
   const all = atFault(b);
   const base = walk(bench, b, order);

@@ -9,6 +9,8 @@ export interface Remedy {
   fixes: number;
 }
 
+export type Power = 'on' | 'off';
+
 export interface TraceElement {
   id: string;
   /** relative failure rate, over 0 */
@@ -20,9 +22,9 @@ export interface TraceElement {
   /** what must be open to repair it */
   needs?: string[];
   remedies?: Remedy[];
+  /** the power as a repair of it wants it; the change is paid each time */
+  power?: Power;
 }
-
-export type Power = 'on' | 'off';
 
 export interface TraceCheck {
   id: string;

@@ -1,6 +1,7 @@
 import { makeBackup } from '../../backup';
 import { mixups } from '../../core/mixups';
 import { order } from '../../core/order';
+import { handWays, regret } from '../../core/regret';
 import { trace } from '../../core/trace';
 import { JobFileSchema } from '../../schemas/job-file';
 import { checkJson, textOf } from '../body';
@@ -13,6 +14,8 @@ export const HEAVY = {
   mixups,
   order,
   trace,
+  regret,
+  handWays,
   readMap: ({ bytes, called }: { bytes: Uint8Array; called: string }) => readMapFile(bytes, called),
   readJobFile: ({ bytes }: { bytes: Uint8Array }) => checkJson(textOf(bytes), guardOf(JobFileSchema)),
   judgeStory,

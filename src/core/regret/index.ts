@@ -1,0 +1,4 @@
+export { handWays } from './hand-ways';
+export { practised } from './model';
+export { regret, score, valued } from './regret';
+export type * from './types';

@@ -1,0 +1,3 @@
+export { stream } from './chance';
+export { simulate } from './simulate';
+export type * from './types';
