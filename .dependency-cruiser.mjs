@@ -6,6 +6,7 @@ const ROOMS = {
   'core/schema': { rooms: [], packages: ['@sinclair/typebox'] },
   'core/line': { rooms: ['core'], packages: ['moo', 'fastest-levenshtein'] },
   'core/simulate': { rooms: ['core'], packages: ['pure-rand'] },
+  'core/practice': { rooms: ['core'], packages: ['ts-fsrs'] },
   core: { rooms: [], packages: [] },
   schemas: { rooms: ['core'], packages: ['ajv'] },
   data: {
@@ -73,7 +74,12 @@ const rule = ([room, { rooms, packages, node = [], files = [] }]) => ({
   severity: 'error',
   from: {
     path: `^src/${room}/`,
-    pathNot: ['\\.test\\.', ...(room === 'core' ? ['^src/core/schema/', '^src/core/line/', '^src/core/simulate/'] : [])],
+    pathNot: [
+      '\\.test\\.',
+      ...(room === 'core'
+        ? ['^src/core/schema/', '^src/core/line/', '^src/core/simulate/', '^src/core/practice/']
+        : []),
+    ],
   },
   to: {
     pathNot: [

@@ -125,6 +125,8 @@ const EXAMPLES: { [T in EventType]: Payload<T> } = {
   'proving.ticked': { line: 'charging', outcome: 'ok', reading: 1.1, note: 'steady' },
   'soak.started': { minutes: 60, everyMinutes: 10 },
   'soak.ended': {},
+  'remedy.practised': { element: 'W4', remedy: 'reseat', mended: true },
+  'practice.ended': { how: 'stopped', why: 'Mains is live' },
   'point.passed': { point: 'soak', reason: 'the owner runs it' },
   'job.handed-over': {
     to: 'office',
@@ -202,6 +204,7 @@ describe('what a job that waits takes', () => {
       'photo.added',
       'pin.placed',
       'pin.removed',
+      'practice.ended',
       'swelling.noted',
       'tick.done',
       'tick.noted',

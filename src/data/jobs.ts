@@ -63,10 +63,16 @@ export async function summaryOf(db: Handle, job: string): Promise<JobSummary | u
 
 /** Summaries of all jobs, the newest first. */
 export async function allSummaries(db: Handle): Promise<JobSummary[]> {
-  const rows = await db.select({ summary: jobs.summary }).from(jobs).orderBy(desc(jobs.openedAt));
+  const rows = await db
+    .select({ summary: jobs.summary })
+    .from(jobs)
+    .where(isReal)
+    .orderBy(desc(jobs.openedAt));
   return rows.map((r) => r.summary);
 }
 
+/** Simulated units stand on no list of the workshop, and teach it nothing. */
+const isReal = sql`json_extract(${jobs.summary}, '$.practice') is null`;
 const isHandedOver = sql`json_extract(${jobs.summary}, '$.handedOver')`;
 
 /** Summaries of the jobs that are here, or of those handed over, the newest first. */
@@ -78,7 +84,7 @@ export async function summariesOf(
   const rows = await db
     .select({ summary: jobs.summary })
     .from(jobs)
-    .where(handedOver ? isHandedOver : sql`not ${isHandedOver}`)
+    .where(and(isReal, handedOver ? isHandedOver : sql`not ${isHandedOver}`))
     .orderBy(desc(jobs.openedAt))
     .limit(most);
   return rows.map((r) => r.summary);
@@ -88,14 +94,15 @@ export async function summariesOf(
 export async function countJobs(db: Handle): Promise<{ here: number; gone: number }> {
   const [row] = await db
     .select({ all: count(), gone: sql<number>`coalesce(sum(${isHandedOver}), 0)` })
-    .from(jobs);
+    .from(jobs)
+    .where(isReal);
   const gone = row?.gone ?? 0;
   return { here: (row?.all ?? 0) - gone, gone };
 }
 
 /** All tags given out. */
 export async function allTags(db: Handle): Promise<string[]> {
-  return (await db.select({ tag: jobs.tag }).from(jobs)).map((r) => r.tag);
+  return (await db.select({ tag: jobs.tag }).from(jobs).where(isReal)).map((r) => r.tag);
 }
 
 /** What closed jobs taught, the oldest first. */
@@ -103,7 +110,7 @@ export async function allLessons(db: Handle): Promise<Lesson[]> {
   const rows = await db
     .select({ summary: jobs.summary })
     .from(jobs)
-    .where(sql`json_extract(${jobs.summary}, '$.lesson') is not null`)
+    .where(and(isReal, sql`json_extract(${jobs.summary}, '$.lesson') is not null`))
     .orderBy(asc(jobs.openedAt));
   return rows.flatMap((r) => (r.summary.lesson ? [r.summary.lesson] : []));
 }

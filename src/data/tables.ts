@@ -1,6 +1,7 @@
 import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import type { JobEvent, JobSummary } from '../core/job';
 import type { Role } from '../core/people';
+import type { Exercise } from '../core/practice';
 import type { UnitMap } from '../core/unit';
 
 export const units = sqliteTable('units', {
@@ -97,3 +98,19 @@ export const links = sqliteTable('links', {
   endsAt: text('ends_at').notNull(),
   usedAt: text('used_at'),
 });
+
+/** Exercises on the practice bench: what each was made of, how far it came, what it came to. */
+export const exercises = sqliteTable(
+  'exercises',
+  {
+    id: text('id').primaryKey(),
+    /** who practises, as their name is compared; empty where nobody is registered */
+    person: text('person').notNull(),
+    startedAt: text('started_at').notNull(),
+    endedAt: text('ended_at'),
+    /** the unit it is done on, as it stood: the exercise is made from it and its seed */
+    map: text('map', { mode: 'json' }).$type<UnitMap>().notNull(),
+    body: text('body', { mode: 'json' }).$type<Exercise>().notNull(),
+  },
+  (t) => [index('exercises_of_person').on(t.person, t.startedAt)],
+);

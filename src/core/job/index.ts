@@ -26,6 +26,16 @@ export { isPinOf, pictureOf, picturesOf } from './pictures';
 export { type RemedyOption, remedyOptions } from './plan-of';
 export { plugsToMove } from './planned';
 export { powerDownLeft } from './powering-down';
+export {
+  actsOf,
+  type Decided,
+  decisionNow,
+  decisionsOf,
+  type PracticeAct,
+  practiceClock,
+  practiceMinutes,
+  practised,
+} from './practice';
 export { fitOf, type PartFit, preparationsOf } from './prepared';
 export { proofHeldBy } from './proof-held';
 export {

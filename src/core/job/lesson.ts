@@ -28,6 +28,8 @@ export const modelOf = (map: { maker: string; model: string }): string =>
  */
 export function lessonOf(state: JobState): Lesson | null {
   const { fix, handedOver, map } = state;
+  // Nothing is learned from what was made up.
+  if (state.practice) return null;
   // What was not a fault teaches nothing of faults.
   if (isAimed(state)) return null;
   // Two things mended at once say of neither that it was the fault.

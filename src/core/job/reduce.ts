@@ -16,6 +16,7 @@ export interface JobRecord {
 /** State after one more event that counts. */
 export function step(state: JobState, event: BenchEvent): JobState {
   const { kind, payload, meta } = apart(event);
+  demand(!state.practiceOver, 'this practice is over: nothing more is recorded in it');
   const wakes = kind.whileParked === 'wakes';
   if (wakes) demand(!state.handedOver, 'this job is handed over. Undo the hand over first');
   const next = kind.apply(state, payload, meta);

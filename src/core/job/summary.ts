@@ -28,6 +28,8 @@ export interface JobSummary {
   live: string[];
   openedAt: string;
   handedOver: boolean;
+  /** a simulated unit: it stands on no list of the workshop */
+  practice?: true;
   /** what this job taught, once it is handed over and proven */
   lesson?: Lesson;
 }
@@ -107,6 +109,7 @@ export function summarise(state: JobState): JobSummary {
           .map((h) => state.map.hazards.find((x) => x.id === h.id)?.name ?? h.id),
     openedAt: state.openedAt,
     handedOver: state.handedOver !== null,
+    ...(state.practice ? { practice: true } : {}),
     ...(lesson ? { lesson } : {}),
   };
 }

@@ -10,7 +10,7 @@ import { isAimed, type JobState, PATTERN_Q } from './state';
 /** Elements up to which two faults at once are reckoned. */
 const MOST_FOR_TWO = 300;
 /** Minutes to switch a unit on, and to take the power out again. Common practice, no source. */
-const POWER_MINUTES = { onMinutes: 1, offMinutes: 1 };
+export const POWER_MINUTES = { onMinutes: 1, offMinutes: 1 };
 
 /**
  * The trace request that a job amounts to: elements of its map with q from the pattern of the

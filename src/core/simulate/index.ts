@@ -1,3 +1,3 @@
 export { stream } from './chance';
-export { simulate } from './simulate';
+export { played, type Stood, simulate } from './simulate';
 export type * from './types';

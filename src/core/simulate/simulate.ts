@@ -169,16 +169,48 @@ const pathOf = (act: SimulatedAct) => ('check' in act ? 'check' : 'tried' in act
  * }) // { answers: [{ mended: true }], minutes: [10], totalMinutes: 10 }
  */
 export function simulate(request: SimulateRequest): SimulateAnswer {
+  return played(request).answer;
+}
+
+/** What a unit stands like after some acts. */
+export interface Stood {
+  /** access that is open */
+  opened: string[];
+  power?: Power;
+}
+
+/**
+ * As {@link simulate}, with what is open and how the power stands before each act and after the last.
+ *
+ * @param request as for {@link simulate}
+ * @returns the answer, and one standing more than there are acts
+ * @throws Refusal as {@link simulate} does
+ * @example played(request).stood.at(-1).opened // ['lid']
+ */
+export function played(request: SimulateRequest): { answer: SimulateAnswer; stood: Stood[] } {
   const unit = new Unit(checked(request), request);
+  const access = request.access ?? [];
+  const stands = (): Stood => ({
+    opened: access.filter((_, i) => unit.opened[i]).map((a) => a.id),
+    ...(unit.power ? { power: unit.power } : {}),
+  });
+  const stood = [stands()];
   const done = request.acts.map((act, i) => {
     const path = `/acts/${i}`;
     demand(!unit.mended, 'the unit is mended: nothing comes after it', `${path}/${pathOf(act)}`);
-    if ('check' in act) return unit.check(act.check, `${path}/check`);
-    return 'tried' in act ? unit.mend(act.element, act.tried, path) : unit.mend(act.repaired, null, path);
+    const said =
+      'check' in act
+        ? unit.check(act.check, `${path}/check`)
+        : 'tried' in act
+          ? unit.mend(act.element, act.tried, path)
+          : unit.mend(act.repaired, null, path);
+    stood.push(stands());
+    return said;
   });
-  return {
+  const answer = {
     answers: done.map((d) => d.answer),
     minutes: done.map((d) => d.minutes),
     totalMinutes: done.reduce((sum, d) => sum + d.minutes, 0),
   };
+  return { answer, stood };
 }

@@ -20,6 +20,7 @@ const HELP = [
   { keys: 'Enter', does: 'open the job' },
   { keys: '/', does: 'choose a unit for a new job' },
   { keys: 'C', does: 'scan a label' },
+  { keys: 'P', does: 'practice' },
   { keys: 'N', does: 'night and day' },
   { keys: '?', does: 'these keys' },
 ];
@@ -96,6 +97,7 @@ export function Bench({
       ArrowUp: () => step(-1),
       n: () => void toggleTheme(),
       c: () => setScanning(true),
+      p: () => window.location.assign('/practice'),
       '/': () => document.querySelector<HTMLElement>('[data-key=find]')?.focus(),
       '?': () => setKeys(true),
       'Shift+?': () => setKeys(true),
@@ -134,6 +136,7 @@ export function Bench({
         <a href="/cables">Cables</a>
         <a href="/batteries">Batteries</a>
         <a href="/units">Units</a>
+        <a href="/practice">Practice</a>
         <a href="/people">People</a>
       </Head>
       <BenchRun jobs={here} />

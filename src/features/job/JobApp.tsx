@@ -31,6 +31,9 @@ import { JobDeskProvider, useJob, useLink } from './use-job';
 /** Fetched when it is asked for: it needs the server anyway. */
 const BesideDialog = later(() => import('../beside/BesideDialog').then((m) => m.BesideDialog));
 
+/** Fetched for simulated units alone. */
+const PracticeBand = later(() => import('../practice/PracticeBand').then((m) => m.PracticeBand));
+
 const HELP = [
   { keys: '1 to 9', does: 'stop on the run' },
   { keys: 'Enter', does: 'the one action' },
@@ -149,7 +152,7 @@ function View({ away }: { away: Stop | null }) {
         <button type="button" onClick={() => openSum()}>
           Sums
         </button>
-        <a href="/">Bench</a>
+        {job.practice ? <a href="/practice">Practice</a> : <a href="/">Bench</a>}
       </Head>
       <Run />
       <FootHost
@@ -161,6 +164,7 @@ function View({ away }: { away: Stop | null }) {
         }
       >
         <main className="main" id="main" aria-label={STOP_TITLE[stop]} aria-busy={!Sheet || undefined}>
+          {job.practice && <PracticeBand />}
           <RunningTimers />
           <ParkedSheet />
           <SubUnitBar />

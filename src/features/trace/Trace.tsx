@@ -6,6 +6,7 @@ import { Action, Second } from '../../ui/Action';
 import { Dialog } from '../../ui/Dialog';
 import { SelectField } from '../../ui/Field';
 import { Foot } from '../../ui/Foot';
+import { later } from '../../ui/later';
 import { Warn } from '../../ui/Signs';
 import { useFocusKept } from '../../ui/use-focus-kept';
 import { Swollen } from '../job/Swollen';
@@ -19,6 +20,9 @@ import { OwnCheckForm } from './OwnCheckForm';
 import { Recorded } from './Recorded';
 import { Weights } from './Weights';
 
+/** Fetched for simulated units alone. */
+const PracticeTrace = later(() => import('../practice/PracticeTrace').then((m) => m.PracticeTrace));
+
 /** Suspicion from which on an element is known rather than suspected. */
 const KNOWN = 0.5;
 /** Suspicion from which on an element is named in the headline. */
@@ -29,6 +33,7 @@ const percent = (p: number) => (p >= 0.995 ? 'over 99' : p < 0.01 ? 'under 1' : 
 export function Trace() {
   const { job } = useJob();
   if (!job.intake) return <NotTakenIn />;
+  if (job.practice) return <PracticeTrace />;
   return <TraceSheet />;
 }
 

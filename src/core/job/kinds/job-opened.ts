@@ -1,4 +1,4 @@
-import { closed, Line, Name, type Static, type TObject, Type, Ulid } from '../../schema/words';
+import { closed, Line, Name, oneOf, type Static, type TObject, Type, Ulid } from '../../schema/words';
 import { type UnitMap, validateMap } from '../../unit';
 import { UnitMapSchema } from '../../unit/schema';
 import type { JobState } from '../state';
@@ -25,6 +25,19 @@ export const OPENED = {
       ),
     }),
   ),
+  practice: Type.Optional(
+    closed({
+      exercise: Ulid,
+      hidden: closed({
+        faults: Type.Array(
+          closed({ id: Name, pattern: oneOf(['always', 'now and then', 'rarely'] as const) }),
+          { minItems: 1, maxItems: 2 },
+        ),
+      }),
+      seed: Type.Integer(),
+      coach: Type.Boolean(),
+    }),
+  ),
 };
 
 export type JobOpened = Meta & { type: 'job.opened' } & Static<TObject<typeof OPENED>>;
@@ -48,5 +61,6 @@ export function open(e: JobOpened): JobState {
     ...(e.learned ? { learned: e.learned } : {}),
     ...(e.unit ? { unit: e.unit } : {}),
     ...(e.place ? { place: e.place } : {}),
+    ...(e.practice ? { practice: e.practice } : {}),
   });
 }

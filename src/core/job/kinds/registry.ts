@@ -27,6 +27,8 @@ export { jobReferred } from './plan/job-referred';
 export { kitNoted } from './plan/kit-noted';
 export { planChosen } from './plan/plan-chosen';
 export { planDropped } from './plan/plan-dropped';
+export { practiceEnded } from './practice/practice-ended';
+export { remedyPractised } from './practice/remedy-practised';
 export { partyTold } from './prove/party-told';
 export { proofRecorded } from './prove/proof-recorded';
 export { provingTicked } from './prove/proving-ticked';

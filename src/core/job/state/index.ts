@@ -7,6 +7,8 @@ import { startMakingSafe } from './making-safe';
 import type { Opening } from './opening';
 import type { Planning } from './planning';
 import { startPlanning } from './planning';
+import type { Practising } from './practising';
+import { startPractising } from './practising';
 import type { Proving } from './proving';
 import { startProving } from './proving';
 import type { OnTheRun } from './stop';
@@ -25,6 +27,7 @@ export * from './handing-over';
 export * from './making-safe';
 export * from './opening';
 export * from './planning';
+export * from './practising';
 export * from './proving';
 export * from './stop';
 export * from './swapping';
@@ -44,6 +47,7 @@ export interface JobState
     Swapping,
     Proving,
     HandingOver,
+    Practising,
     Beside {}
 
 /**
@@ -64,5 +68,6 @@ export const startOf = (opening: Opening): JobState => ({
   ...startSwapping(),
   ...startProving(),
   ...startHandingOver(),
+  ...startPractising(),
   ...startBeside(),
 });

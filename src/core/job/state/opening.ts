@@ -1,4 +1,5 @@
 import type { UnitMap } from '../../unit';
+import type { Practice } from './practising';
 
 /** Weights from closed jobs, kept in the job so that its figures stay what they were. */
 export interface Learned {
@@ -21,4 +22,6 @@ export interface Opening {
   /** the unit's row on the shelf of maps, where it came from one */
   unit?: { id: string; version: number };
   place?: string;
+  /** a simulated unit: no job of the workshop */
+  practice?: Practice;
 }

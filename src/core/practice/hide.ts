@@ -1,0 +1,111 @@
+import type { Payload } from '../job';
+import { demand } from '../refusal';
+import type { Hidden, HiddenPattern } from '../simulate';
+import { cone, deriveChecks, type UnitMap } from '../unit';
+import { drawing } from './draw';
+import type { Skill } from './skills';
+
+/** How often a hidden fault comes and goes: one in so many. Common practice, no source. */
+const COMES_AND_GOES = 0.25;
+
+/** A fault to be found, and how the unit comes in with it. */
+export interface HiddenFault {
+  hidden: Hidden;
+  intake: Payload<'intake.recorded'>;
+  practises: Skill[];
+}
+
+/** Elements whose fault some function shows, with the functions that fail with each. */
+function showing(map: UnitMap): Map<string, UnitMap['functions']> {
+  const all = new Map<string, UnitMap['functions']>();
+  for (const f of map.functions)
+    for (const id of cone(map, f.output)) all.set(id, [...(all.get(id) ?? []), f]);
+  return all;
+}
+
+/** What finding a fault on this unit practises. */
+function practisedBy(map: UnitMap, pattern: HiddenPattern): Skill[] {
+  const powered = map.feeds.filter((f) => f.carries === 'power');
+  const most = Math.max(0, ...map.elements.map((e) => powered.filter((f) => f.from === e.id).length));
+  const forks = map.elements.some(
+    (e) => map.feeds.filter((f) => f.carries === 'signal' && f.from === e.id).length > 1,
+  );
+  return [
+    forks ? 'two channels' : 'halving a chain',
+    ...(most > 2 ? (['shared supply'] as const) : []),
+    ...(pattern === 'always' ? [] : (['faults that come and go'] as const)),
+    ...(map.access.length ? (['covers'] as const) : []),
+    'cheap things first',
+    'when to stop looking',
+  ];
+}
+
+/**
+ * Hides a fault in a unit: by the weights of its map, among what has a remedy and shows at some function.
+ *
+ * @param map any unit
+ * @param seed a whole number
+ * @param wish the element it should be, or how it should show, where that was asked for
+ * @returns the fault, how the unit is taken in with it, and what it practises
+ * @throws Refusal in words where the map has no function, no check, no remedy, or cannot show that fault
+ * @example hide(map, 7).hidden.faults // [{ id: 'W4', pattern: 'always' }]
+ */
+export function hide(
+  map: UnitMap,
+  seed: number,
+  wish: { element?: string; pattern?: HiddenPattern } = {},
+): HiddenFault {
+  demand(
+    map.functions.length > 0,
+    `${map.name} has no function on its map: say first what it should do`,
+    '/unit',
+  );
+  demand(
+    deriveChecks(map).some((c) => !c.id.startsWith('symptom:')),
+    `${map.name} has no check on its map: give it a point to measure or to look at`,
+    '/unit',
+  );
+  const shows = showing(map);
+  const wished = wish.element;
+  if (wished !== undefined) {
+    const e = map.elements.find((x) => x.id === wished);
+    demand(e, `${wished} is no element of ${map.name}`, '/element');
+    demand(
+      e.remedies.length > 0,
+      `${wished} has no remedy on the map: its fault could not be mended`,
+      '/element',
+    );
+    demand(
+      shows.has(wished),
+      `no function of ${map.name} needs ${wished}: no check can show its fault`,
+      '/element',
+    );
+  }
+  const candidates = map.elements.filter(
+    (e) => e.remedies.length > 0 && shows.has(e.id) && (wished === undefined || e.id === wished),
+  );
+  demand(
+    candidates.length > 0,
+    `no element of ${map.name} has a remedy and is needed by a function: nothing can be found on it`,
+    '/unit',
+  );
+  const draw = drawing(seed, 'hide');
+  const fault = draw.weighted(candidates, (e) => e.weight);
+  const drawn: HiddenPattern = draw.chance(COMES_AND_GOES)
+    ? draw.pick(['now and then', 'rarely'] as const)
+    : 'always';
+  const pattern = wish.pattern ?? drawn;
+  const [first, ...rest] = shows.get(fault.id) ?? [];
+  demand(first, `no function of ${map.name} needs ${fault.id}`, '/unit');
+  return {
+    hidden: { faults: [{ id: fault.id, pattern }] },
+    intake: {
+      function: first.id,
+      ...(rest.length ? { alsoFails: rest.map((f) => f.id) } : {}),
+      symptom: `${first.name}: fails ${pattern}`.slice(0, 200),
+      pattern,
+      keep: [],
+    },
+    practises: practisedBy(map, pattern),
+  };
+}

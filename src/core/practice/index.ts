@@ -1,0 +1,16 @@
+export { drawing } from './draw';
+export { gradeOf, type Practised, type SkillStands, skillsOf, weakest } from './due';
+export type { ExerciseKind, Judged, JudgedLine } from './exercise';
+export { type HiddenFault, hide } from './hide';
+export { type Exercise, FIND_IT, type PracticeKind } from './kept';
+export type { FitsQuestion } from './kinds/fits';
+export type { MissingQuestion } from './kinds/missing';
+export type { PlugsBackAnswer, PlugsBackQuestion } from './kinds/plugs-back';
+export type { ReadingQuestion } from './kinds/quick-reading';
+export type { WayBackQuestion } from './kinds/way-back';
+export { FEWEST_ELEMENTS, MOST_ELEMENTS, madeUnit, SHAPES, type Shape } from './made-unit';
+export { judgeAnswer, KINDS, type KindId, kindOf, type QuestionOf } from './registry';
+export { heldAt, type Rehearsal, rehearse } from './rehearsal';
+export { SKILLS, type Skill } from './skills';
+export { handScores, type Story, type StoryLine, storyOf } from './story';
+export { type TearDownMove, tearDown } from './tear-down';

@@ -1,0 +1,20 @@
+import type { ComponentType } from 'react';
+import type { KindId } from '../../../core/practice';
+import { FitsSheet } from './FitsSheet';
+import { MissingSheet } from './MissingSheet';
+import { PlugsBackSheet } from './PlugsBackSheet';
+import { QuickSheet } from './QuickSheet';
+import type { SheetProps } from './sheet';
+import { WayBackSheet } from './WayBackSheet';
+
+type AnySheet = ComponentType<SheetProps<unknown, unknown>>;
+const any = <Q, A>(sheet: ComponentType<SheetProps<Q, A>>) => sheet as unknown as AnySheet;
+
+/** The sheet of every kind of exercise that has one of its own. */
+export const SHEETS: Record<KindId, AnySheet> = {
+  'what is missing': any(MissingSheet),
+  'plugs back': any(PlugsBackSheet),
+  'way back': any(WayBackSheet),
+  'fits, or not': any(FitsSheet),
+  'quick reading': any(QuickSheet),
+};

@@ -1,0 +1,47 @@
+import Papa from 'papaparse';
+import type { Exercise } from '../../core/practice';
+
+/** A cell that a table would take for a formula is written as words. */
+const plain = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
+
+const wayOf = (e: Exercise, name: string) => {
+  const way = e.ways?.find((w) => w.name === name);
+  return way ? Math.round(way.score * 1000) / 10 : '';
+};
+
+/** Exercises that were ended, as a table: one line each, the oldest first. */
+export function progressCsv(exercises: Exercise[]): string {
+  const rows = exercises
+    .filter((e) => e.endedAt)
+    .map((e) => ({
+      ended: e.endedAt,
+      kind: e.kind,
+      unit: plain(e.unit),
+      seed: e.seed,
+      skills: e.skills.join('; '),
+      score_percent: e.score === undefined ? '' : Math.round(e.score * 1000) / 10,
+      minutes: e.minutes === undefined ? '' : Math.round(e.minutes * 10) / 10,
+      best_minutes: e.optimum === undefined ? '' : Math.round(e.optimum * 10) / 10,
+      halving_percent: wayOf(e, 'halving'),
+      from_the_source_percent: wayOf(e, 'from the source on'),
+      counted: e.again ? 'no' : 'yes',
+      remember: plain(e.remember ?? ''),
+    }));
+  return Papa.unparse({
+    fields: [
+      'ended',
+      'kind',
+      'unit',
+      'seed',
+      'skills',
+      'score_percent',
+      'minutes',
+      'best_minutes',
+      'halving_percent',
+      'from_the_source_percent',
+      'counted',
+      'remember',
+    ],
+    data: rows as object[] as never,
+  });
+}
