@@ -1,6 +1,6 @@
 import type { Decided } from '../job';
 import { Refusal } from '../refusal';
-import { type Act, handWays, type Method, regret, score, type Valued } from '../regret';
+import { type Act, byHand, type Method, regret, score, type Valued } from '../regret';
 import { type NextAction, trace } from '../trace';
 
 /** One decision of a run, looked at afterwards. */
@@ -162,7 +162,7 @@ export function handScores(first: Decided): { name: string; score: number }[] {
   const kept = new Set(elements.map((e) => e.id).filter((id) => failing.every((f) => f.includes(id))));
   const only = (ids: string[] = []) => ids.filter((id) => kept.has(id));
   try {
-    return handWays({
+    return byHand({
       elements: elements.filter((e) => kept.has(e.id)),
       checks: checks.flatMap(({ exercises, provokes, outcomes, ...c }) => {
         const reach = only(exercises);

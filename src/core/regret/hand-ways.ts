@@ -1,16 +1,27 @@
 import { demand } from '../refusal';
-import { type Model, openMinutes, powerMinutes, type Step } from '../trace';
+import {
+  benchOf,
+  type Model,
+  openMinutes,
+  orderBlocks,
+  paying,
+  powerMinutes,
+  type Step,
+  walk,
+} from '../trace';
 import { practised } from './model';
 import { valued } from './regret';
 import type { HandWaysAnswer, HandWaysRequest } from './types';
 import { believed } from './ways/believing';
-import { WAYS } from './ways/registry';
+import { BY_HAND, WAYS } from './ways/registry';
 import type { Stand, Way } from './ways/way';
 
-/** A story less likely than this is not followed any further; it is worth under a second. */
-const UNLIKELY = 1e-8;
+/** A story less likely than this is ended as if nothing more were checked: what is left is mended in the best order. */
+const UNLIKELY = 1e-6;
+/** A story that is not met at all. */
+const NEVER = 1e-15;
 /** Moments that a way may be followed through. */
-const MOST_STANDS = 20_000;
+const MOST_STANDS = 50_000;
 
 /** What stands after some access was opened for an act. */
 function opening(stand: Stand, closure: number[], wanted: Stand['power']) {
@@ -34,7 +45,8 @@ class Follow {
   /** Minutes from here, times the mass of the faults that lead here. */
   from(stand: Stand, mass: Float64Array): number {
     const all = mass.reduce((a, b) => a + b, 0);
-    if (all < UNLIKELY) return 0;
+    if (all < NEVER) return 0;
+    if (all < (this.way.unlikely ?? UNLIKELY)) return this.mending(stand, mass);
     const key = this.way.unordered
       ? `${stand.log.map((e) => JSON.stringify(e)).sort()} ${stand.opened.map(Number)} ${stand.power}`
       : null;
@@ -50,6 +62,13 @@ class Follow {
       act.kind === 'check' ? this.check(stand, mass, all, act.index) : this.repair(stand, mass, all, act);
     if (key !== null) this.known.set(key, minutes);
     return minutes;
+  }
+
+  /** Minutes, times the mass, when what is left is mended in the best order and nothing more is checked. */
+  private mending({ rungs, opened, power }: Stand, mass: Float64Array): number {
+    const ladders = this.model.ladders.map((l, e) => paying(l.slice(rungs[e])));
+    const bench = benchOf(this.model, ladders, opened);
+    return walk(bench, { none: 0, one: mass, two: null }, orderBlocks(bench, mass), { power });
   }
 
   private check(stand: Stand, mass: Float64Array, all: number, index: number): number {
@@ -116,6 +135,20 @@ class Follow {
  * @example handWays({ elements: [{ id: 'a', weight: 1, repairMinutes: 10 }], checks: [] }).optimum.minutes // 10
  */
 export function handWays(request: HandWaysRequest): HandWaysAnswer {
+  return compared(request, WAYS);
+}
+
+/**
+ * As {@link handWays}, without what Mulch does: in a moment on any unit.
+ *
+ * @param request as for {@link handWays}
+ * @returns the optimum and the ways by hand
+ * @throws Refusal as {@link handWays} does
+ * @example byHand({ elements: [{ id: 'a', weight: 1, repairMinutes: 10 }], checks: [] }).ways.length // 3
+ */
+export const byHand = (request: HandWaysRequest): HandWaysAnswer => compared(request, BY_HAND);
+
+function compared(request: HandWaysRequest, list: Way[]): HandWaysAnswer {
   const { options } = request;
   demand(options?.maxFaults !== 2, 'the ways are compared with one fault', '/options/maxFaults');
   demand(
@@ -135,7 +168,7 @@ export function handWays(request: HandWaysRequest): HandWaysAnswer {
     power: request.power?.now,
     log: [],
   };
-  const ways = WAYS.map((way) => ({
+  const ways = list.map((way) => ({
     name: way.name,
     minutes: new Follow(model, way).from(
       start,

@@ -52,7 +52,10 @@ export function ActList({
       .map((g) => ({ ...g, acts: g.acts.map((a) => ({ ...a, cost: practiceMinutes(job, a.act) })) }));
   }, [job, checks]);
   return (
-    <section className="flex flex-col min-h-0" aria-label="What can be done">
+    <section
+      className="flex flex-col min-h-0 min-[1181px]:sticky min-[1181px]:top-[60px] min-[1181px]:max-h-[calc((100dvh-236px)/var(--zoom))] overflow-y-auto"
+      aria-label="What can be done"
+    >
       <div className="lead pad pb-2!">
         <h2 className="sec">What can be done</h2>
         <span className="note">in the order of the map</span>

@@ -1,9 +1,13 @@
 import { useMemo, useState } from 'react';
 import {
   type Exercise,
+  FEWEST_ELEMENTS,
   FIND_IT,
   KINDS,
+  MOST_ELEMENTS,
   type PracticeKind,
+  SHAPES,
+  type Shape,
   type SkillStands,
   skillsOf,
   weakest,
@@ -87,6 +91,8 @@ export function Practice({
   const [coach, setCoach] = useState(false);
   const [on, setOn] = useState('');
   const [seed, setSeed] = useState('');
+  const [shape, setShape] = useState<Shape>('chain');
+  const [size, setSize] = useState('8');
   const [wrong, setWrong] = useState<{ where: string; reason: string } | null>(null);
   const [busy, setBusy] = useState(false);
   const stands = useMemo(
@@ -113,9 +119,13 @@ export function Practice({
     setBusy(true);
     const failure = await start({ ...wanted, coach, ...(typed ? { seed: Number(typed) } : {}) });
     setBusy(false);
-    setWrong(failure ? { where: failure.path === '/seed' ? 'seed' : where, reason: failure.reason } : null);
+    const field = { '/seed': 'seed', '/made': 'size', '/made/size': 'size' }[failure?.path ?? ''];
+    setWrong(failure ? { where: field ?? where, reason: failure.reason } : null);
   };
-  const chosen = (kind: PracticeKind): Wanted => ({ kind, ...(on ? { unit: on } : {}) });
+  const chosen = (kind: PracticeKind): Wanted => ({
+    kind,
+    ...(on ? { unit: on } : { made: { shape, size: Number(size) } }),
+  });
   useFocusNeverLost(toFoot);
   useKeys({
     ...Object.fromEntries(ASKS.map((a, i) => [String(i + 1), () => void go(a.kind, chosen(a.kind))])),
@@ -145,7 +155,7 @@ export function Practice({
                   <h2 className="headline text-[26px]!">Exercises</h2>
                   <span className="note">nothing of them is counted, learned or billed</span>
                 </div>
-                <div className="flex flex-wrap gap-3 items-start">
+                <div className="grid grid-cols-[minmax(0,1.7fr)_minmax(0,1.2fr)_minmax(0,0.8fr)_minmax(0,1fr)] max-[760px]:grid-cols-2 gap-3 items-start">
                   <SelectField
                     label="On"
                     value={on}
@@ -161,16 +171,38 @@ export function Practice({
                       </option>
                     ))}
                   </SelectField>
+                  {on === '' && (
+                    <>
+                      <SelectField
+                        label="Built as"
+                        value={shape}
+                        onChange={(e) => setShape(e.target.value as Shape)}
+                      >
+                        {SHAPES.map((x) => (
+                          <option key={x} value={x}>
+                            {x}
+                          </option>
+                        ))}
+                      </SelectField>
+                      <TextField
+                        label="Elements"
+                        value={size}
+                        onChange={(e) => setSize(e.target.value)}
+                        inputMode="numeric"
+                        hint={`${FEWEST_ELEMENTS} to ${MOST_ELEMENTS}`}
+                        wrong={wrong?.where === 'size' ? wrong.reason : undefined}
+                      />
+                    </>
+                  )}
                   <TextField
                     label="Seed"
                     value={seed}
                     onChange={(e) => setSeed(e.target.value)}
                     inputMode="numeric"
-                    hint="the same one again gives the same exercise"
+                    hint="the same one gives the same"
                     wrong={wrong?.where === 'seed' ? wrong.reason : undefined}
-                    className="w-[240px]"
                   />
-                  <label className="flex gap-2 items-center min-h-[48px] mt-5">
+                  <label className="flex gap-2 items-center col-span-full">
                     <input type="checkbox" checked={coach} onChange={(e) => setCoach(e.target.checked)} />
                     coach: after each decision, the best there was
                   </label>

@@ -11,7 +11,7 @@ import { suspicion } from '../../core/trace';
 import { cone, deriveChecks, hazardsOf, type MapCheck, powerOf } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
-import { Foot } from '../../ui/Foot';
+import { Foot, toFoot } from '../../ui/Foot';
 import { Warn } from '../../ui/Signs';
 import { useJob } from '../job/use-job';
 import { Chain } from '../trace/Chain';
@@ -29,7 +29,16 @@ export function PracticeTrace() {
     [job],
   );
   const [chosen, setChosen] = useState<PracticeAct | null>(null);
-  const check = chosen && 'check' in chosen ? checks.find((c) => c.id === chosen.check) : undefined;
+  const choose = (act: PracticeAct | null) => {
+    setChosen(act);
+    // Once its one action is drawn.
+    setTimeout(() => {
+      toFoot();
+      if (!act) document.getElementById('main')?.scrollTo(0, 0);
+    });
+  };
+  const check =
+    !job.practiceOver && chosen && 'check' in chosen ? checks.find((c) => c.id === chosen.check) : undefined;
   const belief = useMemo(() => new Map(suspicion(traceRequest(job)).belief.map((b) => [b.id, b.p])), [job]);
   const path = useMemo(
     () =>
@@ -65,7 +74,7 @@ export function PracticeTrace() {
             {job.practiceOver ? (
               <Over />
             ) : chosen ? (
-              <DoIt act={chosen} check={check} onDone={() => setChosen(null)} />
+              <DoIt act={chosen} check={check} onDone={() => choose(null)} />
             ) : (
               <Choose />
             )}
@@ -76,7 +85,7 @@ export function PracticeTrace() {
           </div>
         </div>
       </div>
-      {!job.practiceOver && <ActList job={job} checks={checks} chosen={chosen} onChoose={setChosen} />}
+      {!job.practiceOver && <ActList job={job} checks={checks} chosen={chosen} onChoose={choose} />}
     </div>
   );
 }

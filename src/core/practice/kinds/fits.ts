@@ -20,6 +20,8 @@ interface Pair<S> {
   /** one change each: most make one line fail, some none */
   changes: ((s: S) => S)[];
   judge(old: S, fresh: S): Line[];
+  /** what a sheet says on a line, where the comparison itself names no more than a count */
+  says(sheet: S, line: string): string | null;
 }
 
 /** Packs as small devices have them; made up. */
@@ -86,6 +88,7 @@ const PACKS: Pair<BatterySheet> = {
     (s) => ({ ...s, ampHours: (s.ampHours ?? 1) * 1.1 }),
     (s) => ({ ...s, leadMm: (s.leadMm ?? 60) + 15 }),
   ],
+  says: () => null,
   judge: (old, fresh) => batteryFit({ old, new: fresh, loadAmps: (old.maxAmps ?? 2) * 0.6 }).lines,
 };
 
@@ -136,6 +139,12 @@ const BOARDS: Pair<BoardSheet> = {
     (s) => ({ ...s, widthMm: 100, heightMm: 60, firmware: '2.1' }),
     (s) => ({ ...s, control: 'RS-232' }),
   ],
+  says(sheet, line) {
+    if (line === 'mounting')
+      return `holes at ${(sheet.holes ?? []).map((h) => `${h.x}, ${h.y}`).join('; ')} mm`;
+    const header = sheet.headers?.find((h) => line === `connector ${h.id}`);
+    return header ? header.lines.map((l, i) => `${i + 1} ${l.name}`).join(', ') : null;
+  },
   judge: (old, fresh) => boardFit({ old, new: fresh, supplyVolts: 12 }).lines,
 };
 const PAIRS = [PACKS, BOARDS] as unknown as Pair<object>[];
@@ -170,7 +179,11 @@ export const fits = exercise({
         what: pair.what,
         old,
         new: fresh,
-        lines: lines.map(({ line, old: o, new: n }) => ({ line, old: o, new: n })),
+        lines: lines.map(({ line, old: o, new: n }) => ({
+          line,
+          old: pair.says(old, line) ?? o,
+          new: pair.says(fresh, line) ?? n,
+        })),
       };
     }
     throw new Refusal('no two sheets were found that differ in one line', '/seed');

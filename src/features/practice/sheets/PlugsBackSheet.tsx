@@ -26,7 +26,7 @@ export function PlugsBackSheet(props: SheetProps<PlugsBackQuestion, PlugsBackAns
   const now: PlugsBackAnswer = answer ?? { labels: [], marks: [], placed: [] };
   if (out || over) return <AllOut {...props} answer={now} />;
   return (
-    <div className="cols">
+    <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] max-[900px]:grid-cols-1">
       <section className="pad grid gap-2 content-start" aria-label="Plugs as they are">
         <div className="lead">
           <h2 className="sec">Before anything is parted</h2>
@@ -103,7 +103,7 @@ function AllOut({
       ? `${id}, labelled ${question.plugs.find((p) => p.id === id)?.home}`
       : `lead ${question.laid.indexOf(id) + 1}`;
   return (
-    <div className="cols">
+    <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)] max-[900px]:grid-cols-1">
       <section className="pad grid gap-3 content-start" aria-label="Plugs that are out">
         <div className="lead">
           <h2 className="sec">{left.length ? 'All are out' : 'All are in'}</h2>

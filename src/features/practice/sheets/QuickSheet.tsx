@@ -35,7 +35,7 @@ function Bands({ colours }: { colours: string[] }) {
   return (
     <svg
       viewBox="0 0 360 96"
-      className="w-full max-w-[420px]"
+      className="w-full max-w-[640px]"
       role="img"
       aria-label={`A resistor: ${colours.join(', ')}`}
     >
@@ -77,10 +77,14 @@ export function QuickSheet({
   );
   useKeys(keys);
   return (
-    <div className="pad grid gap-4 content-start justify-items-start">
+    <div className="pad grid gap-5 content-start justify-items-start pt-8!">
       <p className="note">{question.kind}</p>
-      {question.bands ? <Bands colours={question.bands} /> : <p className="headline">{question.seen}</p>}
-      <h2 className="sec">{question.asks}</h2>
+      {question.bands ? (
+        <Bands colours={question.bands} />
+      ) : (
+        <p className="big text-[44px] leading-[1.1]!">{question.seen}</p>
+      )}
+      <h2 className="headline">{question.asks}</h2>
       {over ? (
         <p>
           You said <b>{answer?.value}</b>
