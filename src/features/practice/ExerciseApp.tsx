@@ -53,17 +53,19 @@ export function ExerciseApp({ exercise: first, map }: { exercise: Exercise; map:
   }, []);
   const onAnswer = useCallback(
     (answer: unknown) => {
+      if (over) return;
       setExercise((e) => ({ ...e, answer }));
       void put(answer, false);
     },
-    [put],
+    [put, over],
   );
   const onDone = useCallback(
     (answer: unknown) => {
+      if (over) return;
       setExercise((e) => ({ ...e, answer }));
       void put(answer, true);
     },
-    [put],
+    [put, over],
   );
   useFocusNeverLost(toFoot);
   useEscape(toFoot);

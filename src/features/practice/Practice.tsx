@@ -17,7 +17,7 @@ import { SelectField, TextField, Wrong } from '../../ui/Field';
 import { Foot, FootHost, theNext, theOneAction, toFoot } from '../../ui/Foot';
 import { Frame } from '../../ui/Frame';
 import { Head } from '../../ui/Head';
-import { KeysDialog, useKeys } from '../../ui/Keys';
+import { KeysDialog, useEscape, useKeys } from '../../ui/Keys';
 import { later } from '../../ui/later';
 import { toggleTheme } from '../../ui/ThemeButton';
 import { useFocusNeverLost } from '../../ui/use-focus-never-lost';
@@ -31,6 +31,7 @@ const Progress = later(() => import('./Progress').then((m) => m.Progress));
 const HELP = [
   { keys: 'Enter', does: 'start what is due' },
   { keys: '1 to 6', does: 'start an exercise of that kind' },
+  { keys: 'Escape', does: 'out of a field, to the foot' },
   { keys: 'B', does: 'bench' },
   { keys: 'N', does: 'night and day' },
   { keys: '?', does: 'these keys' },
@@ -127,6 +128,7 @@ export function Practice({
     ...(on ? { unit: on } : { made: { shape, size: Number(size) } }),
   });
   useFocusNeverLost(toFoot);
+  useEscape(toFoot);
   useKeys({
     ...Object.fromEntries(ASKS.map((a, i) => [String(i + 1), () => void go(a.kind, chosen(a.kind))])),
     b: () => window.location.assign('/'),

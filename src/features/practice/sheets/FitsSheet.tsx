@@ -29,7 +29,7 @@ export function FitsSheet({
             <button
               type="button"
               aria-pressed={chosen === l.line}
-              disabled={over}
+              aria-disabled={over || undefined}
               className={`grid grid-cols-[minmax(110px,0.7fr)_minmax(0,1fr)_minmax(0,1fr)] gap-x-2 w-full text-left px-2 py-[7px] ${chosen === l.line ? 'shadow-[inset_5px_0_0_var(--color-ochre-fill)]' : 'hover:bg-inset'}`}
               onClick={() => onAnswer({ line: l.line })}
             >

@@ -23,7 +23,7 @@ export function MissingSheet({
             <button
               type="button"
               aria-pressed={place === i}
-              disabled={over}
+              aria-disabled={over || undefined}
               className={`grid grid-cols-[44px_minmax(0,1fr)] w-full text-left px-1 py-[7px] ${place === i ? 'shadow-[inset_5px_0_0_var(--color-ochre-fill)]' : 'hover:bg-inset'}`}
               onClick={() => onAnswer({ place: i })}
             >

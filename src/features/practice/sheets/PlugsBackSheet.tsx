@@ -120,7 +120,7 @@ function AllOut({
                 <button
                   type="button"
                   aria-pressed={id === held}
-                  disabled={over}
+                  aria-disabled={over || undefined}
                   className="grid w-full text-left px-2 py-[6px]"
                   onClick={() => setHand(id)}
                 >

@@ -63,7 +63,7 @@ export function WayBackSheet({
                 type="button"
                 className="grid w-full text-left px-2 py-[7px] hover:bg-inset"
                 data-next="ask"
-                disabled={over}
+                aria-disabled={over || undefined}
                 onClick={() => onAnswer({ order: [...order, id] })}
               >
                 <b className="leading-[1.2]">{byId.get(id)?.text}</b>
