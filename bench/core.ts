@@ -2,6 +2,7 @@ import { fold, type JobEvent, type JobRecord, judge } from '../src/core/job';
 import { closeRefusals, wayBack } from '../src/core/ledger';
 import { type OrderRequest, order } from '../src/core/order';
 import { wayHome } from '../src/core/recipe';
+import { regret } from '../src/core/regret';
 import { type TraceRequest, trace } from '../src/core/trace';
 import { hearingLoop } from '../src/demo/units/hearing-loop';
 
@@ -69,6 +70,14 @@ export const CORE: { name: string; runs: number; work: () => unknown }[] = [
       (r) => () =>
         trace(r)
     )(chainOf(300, { maxFaults: 2 })),
+  },
+  {
+    name: 'regret, exact over 93,000 moments',
+    runs: 5,
+    work: (
+      (r) => () =>
+        regret({ ...r, log: [], checks: r.checks.slice(0, 6), chosen: { repair: 'e0' } })
+    )(chainOf(7, {})),
   },
   {
     name: 'reducer over 5,000 events, folded at once',

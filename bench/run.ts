@@ -1,5 +1,6 @@
 /** Figures, printed. They are read as ratios to the yard of the same run: machines differ, and so do their days. */
 import { ensureBuild } from '../scripts/ensure-build.mjs';
+import { compareAdvice } from './advice';
 import { measureBeside } from './beside';
 import { CORE } from './core';
 import { measureEntries } from './entries';
@@ -22,6 +23,7 @@ for (const { name, runs, work } of CORE) {
 const megabytes = process.memoryUsage().rss / 1024 / 1024;
 say(`memory after the core figures: ${megabytes.toFixed(0)} MB resident`);
 compareWays(say);
+compareAdvice(say);
 compareOrders(say);
 await compareSolver(say);
 ensureBuild();

@@ -22,6 +22,7 @@ async function viewsOf(page: Page, url: string): Promise<string[]> {
     '/batteries',
     '/cables',
     '/people',
+    '/practice',
     '/sums/discharge',
     '/sums/resistor-read',
     ...STOPS.map((s) => `/jobs/${id('SP-109')}/${slug(s)}`),

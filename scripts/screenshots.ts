@@ -30,6 +30,9 @@ const record = async (p: Page, line: string) => {
 try {
   await open('/');
   await shoot('bench');
+  await open('/practice');
+  await page.getByRole('img', { name: /^Score of/ }).waitFor();
+  await shoot('practice');
   await open('/units');
   await shoot('units');
   await open('/units/new');
@@ -139,9 +142,6 @@ try {
   await page.keyboard.press('Space');
   for (let i = 0; i < 6; i++) await page.keyboard.press('Space');
   await shoot('close-up');
-  await page.keyboard.press('n');
-  await shoot('close-up-by-night');
-  await page.keyboard.press('n');
 
   await open(`/jobs/${id('SP-115')}/prove`);
   await shoot('prove');

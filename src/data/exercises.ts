@@ -11,9 +11,14 @@ export async function insertExercise(
   exercise: Exercise,
   map: UnitMap,
 ): Promise<void> {
-  await db
-    .insert(exercises)
-    .values({ id: exercise.id, person, startedAt: exercise.startedAt, map, body: exercise });
+  await db.insert(exercises).values({
+    id: exercise.id,
+    person,
+    startedAt: exercise.startedAt,
+    endedAt: exercise.endedAt ?? null,
+    map,
+    body: exercise,
+  });
 }
 
 /** One exercise with the unit it is done on, and whose it is. */

@@ -20,7 +20,7 @@ type Told = Omit<JobEvent, 'id' | 'at' | 'by'> & Record<string, unknown>;
 /** What happened, and how many minutes after the one before. */
 type Line = [minutes: number, told: Told | string | ((r: JobRecord) => Told)];
 
-const TECHNICIAN = 'Ines Marlow';
+export const TECHNICIAN = 'Ines Marlow';
 
 const move = (text: string): Told => {
   const [said] = readLine(text).moves;

@@ -33,7 +33,13 @@ export function Plot({ data, label, x, y, tip, height = 230, onPick, children }:
             stroke="var(--color-bark-2)"
             tick={{ fontSize: 13 }}
             {...(x.tick ? { tickFormatter: (v) => x.tick?.(Number(v)) ?? '' } : {})}
-            label={{ value: x.label, position: 'insideBottom', offset: -14, fontSize: 13 }}
+            label={{
+              value: x.label,
+              position: 'insideBottom',
+              offset: -14,
+              fontSize: 13,
+              fill: 'var(--color-bark-2)',
+            }}
           />
           <YAxis
             domain={y.domain ?? ['auto', 'auto']}

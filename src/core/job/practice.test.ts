@@ -171,6 +171,31 @@ describe('a practice job', () => {
   });
 });
 
+describe('two faults at once', () => {
+  it('are mended when both are gone; the story has no score', () => {
+    const map = madeUnit('chain', 7, 8);
+    const { hidden, intake } = hide(map, 8, { faults: 2, pattern: 'always' });
+    let r = judge(null, {
+      ...stamp(),
+      type: 'job.opened',
+      job: '01ARZ3NDEKTSV4RRFFQ69G5FAV',
+      tag: 'practice',
+      map,
+      practice: { exercise: '01ARZ3NDEKTSV4RRFFQ69G5FAV', hidden, seed: 8, coach: false },
+    });
+    r = then(r, { type: 'intake.recorded', ...intake });
+    for (const { id } of hidden.faults) {
+      expect(r.state.practiceOver).toBeNull();
+      r = does(r, { tried: map.elements.find((e) => e.id === id)?.remedies.at(-1)?.id ?? '', element: id });
+    }
+    expect(r.state.practiceOver?.how).toBe('mended');
+    const story = storyOf(decisionsOf(r.state));
+    expect(story.lines.map((l) => l.method)).toEqual(['lookahead 2', 'lookahead 2']);
+    expect(story.score).toBeNull();
+    expect(story.optimum).toBeGreaterThan(0);
+  });
+});
+
 describe('its story', () => {
   it('loses nothing for whoever always does the best, and names what was costly', () => {
     let r = opened(madeUnit('chain', 5, 11), 11);

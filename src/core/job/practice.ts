@@ -39,7 +39,13 @@ export function actsOf(state: JobState): { entry: string; act: PracticeAct }[] {
 /** The unit before anything was done: as it was taken in, shut and running, with its symptom. */
 function fromTheStart(state: JobState): Decision {
   const { options, ...request } = traceRequest({ ...state, trace: [] });
-  return { ...request, opened: [], power: { now: 'on', ...POWER_MINUTES }, options: options ?? {} };
+  const two = state.practice?.hidden.faults.length === 2;
+  return {
+    ...request,
+    opened: [],
+    power: { now: 'on', ...POWER_MINUTES },
+    options: { ...options, ...(two ? { maxFaults: 2 } : {}) },
+  };
 }
 
 function simulated(state: JobState, acts: PracticeAct[]): SimulateRequest {

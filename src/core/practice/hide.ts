@@ -15,6 +15,16 @@ export interface HiddenFault {
   practises: Skill[];
 }
 
+/** What a hidden fault should be. */
+export interface Wish {
+  element?: string;
+  /** the one that its map says fails most often */
+  likeliest?: boolean;
+  pattern?: HiddenPattern;
+  /** how many at once; one when absent */
+  faults?: 1 | 2;
+}
+
 /** Elements whose fault some function shows, with the functions that fail with each. */
 function showing(map: UnitMap): Map<string, UnitMap['functions']> {
   const all = new Map<string, UnitMap['functions']>();
@@ -45,16 +55,12 @@ function practisedBy(map: UnitMap, pattern: HiddenPattern): Skill[] {
  *
  * @param map any unit
  * @param seed a whole number
- * @param wish the element it should be, or how it should show, where that was asked for
+ * @param wish what it should be, where that was asked for
  * @returns the fault, how the unit is taken in with it, and what it practises
  * @throws Refusal in words where the map has no function, no check, no remedy, or cannot show that fault
  * @example hide(map, 7).hidden.faults // [{ id: 'W4', pattern: 'always' }]
  */
-export function hide(
-  map: UnitMap,
-  seed: number,
-  wish: { element?: string; pattern?: HiddenPattern } = {},
-): HiddenFault {
+export function hide(map: UnitMap, seed: number, wish: Wish = {}): HiddenFault {
   demand(
     map.functions.length > 0,
     `${map.name} has no function on its map: say first what it should do`,
@@ -90,19 +96,29 @@ export function hide(
     '/unit',
   );
   const draw = drawing(seed, 'hide');
-  const fault = draw.weighted(candidates, (e) => e.weight);
+  const most = Math.max(...candidates.map((e) => e.weight));
+  const first = wish.likeliest
+    ? (candidates.find((e) => e.weight === most) as (typeof candidates)[number])
+    : draw.weighted(candidates, (e) => e.weight);
   const drawn: HiddenPattern = draw.chance(COMES_AND_GOES)
     ? draw.pick(['now and then', 'rarely'] as const)
     : 'always';
   const pattern = wish.pattern ?? drawn;
-  const [first, ...rest] = shows.get(fault.id) ?? [];
-  demand(first, `no function of ${map.name} needs ${fault.id}`, '/unit');
+  const faults = [first];
+  if (wish.faults === 2) {
+    const others = candidates.filter((e) => e !== first);
+    demand(others.length > 0, `${map.name} has no second element that could be at fault`, '/faults');
+    faults.push(draw.weighted(others, (e) => e.weight));
+  }
+  const failing = map.functions.filter((f) => faults.some((e) => shows.get(e.id)?.includes(f)));
+  const [complained, ...rest] = failing;
+  demand(complained, `no function of ${map.name} needs ${first.id}`, '/unit');
   return {
-    hidden: { faults: [{ id: fault.id, pattern }] },
+    hidden: { faults: faults.map((e) => ({ id: e.id, pattern })) },
     intake: {
-      function: first.id,
+      function: complained.id,
       ...(rest.length ? { alsoFails: rest.map((f) => f.id) } : {}),
-      symptom: `${first.name}: fails ${pattern}`.slice(0, 200),
+      symptom: `${complained.name}: fails ${pattern}`.slice(0, 200),
       pattern,
       keep: [],
     },

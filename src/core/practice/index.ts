@@ -1,7 +1,7 @@
 export { drawing } from './draw';
 export { gradeOf, type Practised, type SkillStands, skillsOf, weakest } from './due';
 export type { ExerciseKind, Judged, JudgedLine } from './exercise';
-export { type HiddenFault, hide } from './hide';
+export { type HiddenFault, hide, type Wish } from './hide';
 export { type Exercise, FIND_IT, type PracticeKind } from './kept';
 export type { FitsQuestion } from './kinds/fits';
 export type { MissingQuestion } from './kinds/missing';

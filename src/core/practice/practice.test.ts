@@ -127,6 +127,20 @@ describe('a hidden fault', () => {
     }
   });
 
+  it('is the likeliest, or two at once, where that was asked for', () => {
+    const map = described();
+    const most = map.elements.reduce((a, b) => (b.weight > a.weight ? b : a));
+    for (let seed = 0; seed < 20; seed++) {
+      expect(hide(map, seed, { likeliest: true }).hidden.faults[0]?.id).toBe(most.id);
+      const [a, b] = hide(map, seed, { faults: 2 }).hidden.faults;
+      expect(a?.id).not.toBe(b?.id);
+      expect(hide(map, seed, { pattern: 'rarely' }).intake.pattern).toBe('rarely');
+    }
+    const { elements } = map;
+    const lone = { ...map, elements: elements.map((e) => (e.id === 'W1' ? e : { ...e, remedies: [] })) };
+    expect(refusal(() => hide(lone, 1, { faults: 2 }))).toContain('no second element');
+  });
+
   it.each([
     ['a map without functions', { functions: [] }, {}, 'has no function on its map'],
     ['an element without remedy', {}, { element: 'M1' }, 'M1 has no remedy on the map'],

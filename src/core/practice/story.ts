@@ -24,7 +24,7 @@ export interface Story {
   lines: StoryLine[];
   /** minutes expected of the best way from the start; null where nothing was decided */
   optimum: number | null;
-  /** over 0 to 1; null where nothing was decided */
+  /** over 0 to 1; null where nothing was decided, or two faults were hidden */
   score: number | null;
   /** the costliest decision, in general words */
   remember: string;
@@ -124,6 +124,7 @@ export function storyOf(decided: Decided[], tell: (share: number) => void = () =
     tell((k + 1) / decided.length);
   });
   const lines = seen.map((s) => s.line);
+  const two = decided[0]?.request.options?.maxFaults === 2;
   const costliest = seen.reduce<(typeof seen)[number] | undefined>(
     (a, b) => (a && a.line.regret >= b.line.regret ? a : b),
     undefined,
@@ -136,7 +137,7 @@ export function storyOf(decided: Decided[], tell: (share: number) => void = () =
     lines,
     optimum,
     score:
-      optimum === null
+      optimum === null || two
         ? null
         : score(
             optimum,

@@ -7,7 +7,11 @@ import { start, type Wanted } from './start';
 
 /** Three exercises with the unit of the next visit. */
 const THREE: { name: string; about: string; wanted: Omit<Wanted, 'unit'> }[] = [
-  { name: 'Its likeliest fault', about: 'hidden by the weights of its map', wanted: { kind: FIND_IT } },
+  {
+    name: 'Its likeliest fault',
+    about: 'what its map says fails most often',
+    wanted: { kind: FIND_IT, likeliest: true },
+  },
   { name: 'Its worst mix-up', about: 'the board with the most plugs', wanted: { kind: 'plugs back' } },
   { name: 'Its way in', about: 'and back, with its gates', wanted: { kind: 'what is missing' } },
 ];

@@ -1,3 +1,4 @@
+import { format } from 'date-fns';
 import { useMemo, useState } from 'react';
 import {
   type Exercise,
@@ -90,6 +91,7 @@ export function Practice({
 }) {
   const [keys, setKeys] = useState(false);
   const [coach, setCoach] = useState(false);
+  const [two, setTwo] = useState(false);
   const [on, setOn] = useState('');
   const [seed, setSeed] = useState('');
   const [shape, setShape] = useState<Shape>('chain');
@@ -118,7 +120,12 @@ export function Practice({
       return;
     }
     setBusy(true);
-    const failure = await start({ ...wanted, coach, ...(typed ? { seed: Number(typed) } : {}) });
+    const failure = await start({
+      ...wanted,
+      coach,
+      ...(two ? { faults: 2 as const } : {}),
+      ...(typed ? { seed: Number(typed) } : {}),
+    });
     setBusy(false);
     const field = { '/seed': 'seed', '/made': 'size', '/made/size': 'size' }[failure?.path ?? ''];
     setWrong(failure ? { where: field ?? where, reason: failure.reason } : null);
@@ -157,7 +164,7 @@ export function Practice({
                   <h2 className="headline text-[26px]!">Exercises</h2>
                   <span className="note">nothing of them is counted, learned or billed</span>
                 </div>
-                <div className="grid grid-cols-[minmax(0,1.7fr)_minmax(0,1.2fr)_minmax(0,0.8fr)_minmax(0,1fr)] max-[760px]:grid-cols-2 gap-3 items-start">
+                <div className="grid grid-cols-[minmax(0,1.7fr)_minmax(0,1.2fr)_minmax(0,0.8fr)_minmax(0,1fr)] max-[760px]:grid-cols-2 gap-3 items-start *:min-w-0 [&_select]:w-full">
                   <SelectField
                     label="On"
                     value={on}
@@ -208,6 +215,10 @@ export function Practice({
                     <input type="checkbox" checked={coach} onChange={(e) => setCoach(e.target.checked)} />
                     coach: after each decision, the best there was
                   </label>
+                  <label className="flex gap-2 items-center col-span-full">
+                    <input type="checkbox" checked={two} onChange={(e) => setTwo(e.target.checked)} />
+                    two faults at once: told afterwards, without a score
+                  </label>
                 </div>
               </section>
               <ol>
@@ -252,10 +263,11 @@ export function Practice({
               <BeforeVisit units={units} />
             </div>
             <section className="pad grid gap-4 content-start" aria-label="How it goes">
-              <Skills stands={stands} />
+              <Weakest stands={stands} />
               {exercises.some((e) => e.endedAt) ? (
                 <>
                   <Progress exercises={exercises} />
+                  <ComesBack stands={stands} now={now} />
                   <p>
                     <a href="/api/practice/progress.csv" download>
                       All of it as CSV
@@ -290,45 +302,54 @@ export function Practice({
   );
 }
 
-const dayOf = (iso: string) => iso.slice(0, 10);
-
-/** How the skills stand: the weakest, and what comes back when. */
-function Skills({ stands }: { stands: SkillStands[] }) {
+/** How the skills go, in a sentence. */
+function Weakest({ stands }: { stands: SkillStands[] }) {
   const weak = weakest(stands);
-  const known = stands.filter((s) => s.due !== null);
   return (
     <>
       <div className="lead">
         <h2 className="sec">Skills</h2>
         <span className="note">
-          {known.length} of {stands.length} practised
+          {stands.filter((s) => s.due !== null).length} of {stands.length} practised
         </span>
       </div>
       {weak.length > 0 && (
         <p>
-          Weakest lately: <b>{weak.map((s) => `${s.skill}, ${percent(s.lately ?? 0)}`).join('; ')}</b>
+          Weakest lately: <b>{weak.map((s) => `${s.skill} ${percent(s.lately ?? 0)}`).join(', ')}</b>
         </p>
       )}
-      {known.length > 0 && (
-        <table className="story">
-          <thead>
-            <tr>
-              <th scope="col">skill</th>
-              <th scope="col">lately</th>
-              <th scope="col">comes back</th>
-            </tr>
-          </thead>
-          <tbody>
-            {known.map((s) => (
-              <tr key={s.skill}>
-                <td>{s.skill}</td>
-                <td>{percent(s.lately ?? 0)}</td>
-                <td>{dayOf(s.due ?? '')}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
     </>
+  );
+}
+
+/** Which skill comes back when. */
+function ComesBack({ stands, now }: { stands: SkillStands[]; now: string }) {
+  const known = stands.filter((s) => s.due !== null);
+  if (known.length === 0) return null;
+  return (
+    <table className="story tight">
+      <thead>
+        <tr>
+          <th scope="col">skill</th>
+          <th scope="col">lately</th>
+          <th scope="col">back</th>
+        </tr>
+      </thead>
+      <tbody>
+        {known.map((s) => (
+          <tr key={s.skill}>
+            <td>{s.skill}</td>
+            <td className="whitespace-nowrap">{percent(s.lately ?? 0)}</td>
+            <td className="whitespace-nowrap">
+              {(s.due ?? '') <= now ? (
+                <b className="text-ochre">due</b>
+              ) : (
+                format(new Date(s.due ?? now), 'd MMM')
+              )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }

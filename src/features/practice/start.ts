@@ -12,6 +12,8 @@ export interface Wanted {
   seed?: number;
   coach?: boolean;
   element?: string;
+  likeliest?: boolean;
+  faults?: 1 | 2;
 }
 
 const stamp = () => ({ exercise: ulid(), at: new Date().toISOString(), by: author.get() });

@@ -9,6 +9,7 @@ import {
   madeUnit,
   type PracticeKind,
   type Shape,
+  type Wish,
 } from '../../core/practice';
 import { Refusal } from '../../core/refusal';
 import type { UnitMap } from '../../core/unit';
@@ -34,6 +35,10 @@ export interface StartExercise {
   coach?: boolean;
   /** the element whose fault is looked for; drawn by weight where it is not given */
   element?: string;
+  /** the one that fails most often by the map */
+  likeliest?: boolean;
+  /** how many faults at once */
+  faults?: 1 | 2;
 }
 
 /** Seeds that are drawn lie below this. */
@@ -67,9 +72,9 @@ function practiceJob(
   exercise: Exercise,
   map: UnitMap,
   coach: boolean,
-  element: string | undefined,
+  wish: Wish,
 ): { events: JobEvent[]; job: string; skills: Exercise['skills'] } {
-  const { hidden, intake, practises } = hide(map, exercise.seed, element === undefined ? {} : { element });
+  const { hidden, intake, practises } = hide(map, exercise.seed, wish);
   const job = ulid();
   const stamp = () => ({ id: ulid(), at: exercise.startedAt, by: exercise.by });
   const events: JobEvent[] = [
@@ -128,7 +133,11 @@ export function startExercise(
       return exercise;
     }
     const { events, job, skills } = inWords(() =>
-      practiceJob(plain, map, command.coach ?? false, command.element),
+      practiceJob(plain, map, command.coach ?? false, {
+        ...(command.element ? { element: command.element } : {}),
+        ...(command.likeliest ? { likeliest: true } : {}),
+        ...(command.faults ? { faults: command.faults } : {}),
+      }),
     );
     await keepJob(tx, events);
     const exercise = { ...plain, job, skills };

@@ -15,6 +15,8 @@ const StartExerciseSchema = closed(
     seed: Type.Optional(Type.Integer()),
     coach: Type.Optional(Type.Boolean()),
     element: Type.Optional(Name),
+    likeliest: Type.Optional(Type.Boolean()),
+    faults: Type.Optional(Type.Union([Type.Literal(1), Type.Literal(2)])),
   },
   { $id: 'StartExercise', title: 'Something to practise' },
 );
