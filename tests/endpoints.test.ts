@@ -171,6 +171,16 @@ describe('asked rightly', () => {
         { elements: [lone], checks: [] },
         { optimum: { minutes: 5, method: 'exact' }, ways: [{}, {}, {}, { name: 'Mulch', score: 1 }] },
       ],
+      'stats/wilson': [{ successes: 0, trials: 0 }, { share: null }],
+      'stats/kaplan-meier': [
+        { followUps: [{ days: 3, cameBack: true }] },
+        { steps: [{ days: 3, atRisk: 1, cameBack: 1, lasting: 0, low: null }] },
+      ],
+      'stats/lognormal': [
+        { minutes: [], quantiles: [0.5], default: 10 },
+        { n: 0, method: 'default' },
+      ],
+      'stats/lasting': [{ lasted: 1, cameBack: 1 }, { chance: 0.5 }],
       ledger: [{ events: [] }, { items: [], covers: [], twins: [] }],
       tighten: [{ points: [{ id: '1', x: 0, y: 0 }], lid: 'plastic' }, {}],
       line: [
@@ -203,7 +213,7 @@ describe('asked rightly', () => {
         { changed: [{ key: 'a', before: '1', after: '2' }] },
       ],
     };
-    const names = ENDPOINTS.flatMap((e) => /^\/api\/compute\/([\w-]+)$/.exec(e.path)?.[1] ?? []);
+    const names = ENDPOINTS.flatMap((e) => /^\/api\/compute\/((?:stats\/)?[\w-]+)$/.exec(e.path)?.[1] ?? []);
     expect(Object.keys(asked).sort()).toEqual(names.filter((x) => x !== 'sums').sort());
     for (const [name, [body, answer]] of Object.entries(asked)) {
       const got = await told(post(`/api/compute/${name}`, body));

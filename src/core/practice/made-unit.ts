@@ -84,8 +84,12 @@ const FED: Record<Shape, (i: number, n: number, draw: Draw) => number> = {
 
 /** Points along the way: most elements have one after them, some from outside and some under the covers. */
 function tapsOf(chain: string[], outputs: Set<string>, deepest: string[], draw: Draw): UnitMap['taps'] {
-  return chain.flatMap((after, k): UnitMap['taps'] => {
-    if (outputs.has(after) || draw.chance(0.25)) return [];
+  const along = chain.filter((id) => !outputs.has(id));
+  const left = new Set(along.filter(() => draw.chance(0.25)));
+  // A unit without any point could not be traced.
+  if (left.size === along.length) left.delete(along[0] ?? '');
+  return along.flatMap((after, k): UnitMap['taps'] => {
+    if (left.has(after)) return [];
     const inside = draw.chance(0.6) && deepest.length > 0;
     const nominal = draw.pick([3.3, 5, 12, 0.775, 24]);
     return [

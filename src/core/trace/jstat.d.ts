@@ -5,7 +5,12 @@ declare module 'jstat' {
     normal: {
       pdf(x: number, mean: number, std: number): number;
       inv(p: number, mean: number, std: number): number;
+      cdf(x: number, mean: number, std: number): number;
     };
+    lognormal: { inv(p: number, mu: number, sigma: number): number };
+    beta: { cdf(x: number, a: number, b: number): number };
+    mean(x: number[]): number;
+    stdev(x: number[], sample: boolean): number;
     binomial: { pdf(k: number, n: number, p: number): number };
     uniform: { pdf(x: number, a: number, b: number): number };
   };
