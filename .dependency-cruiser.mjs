@@ -6,6 +6,7 @@ const ROOMS = {
   'core/schema': { rooms: [], packages: ['@sinclair/typebox'] },
   'core/line': { rooms: ['core'], packages: ['moo', 'fastest-levenshtein'] },
   'core/simulate': { rooms: ['core'], packages: ['pure-rand'] },
+  'core/identity': { rooms: ['core'], packages: ['fastest-levenshtein'] },
   'core/practice': { rooms: ['core'], packages: ['ts-fsrs'] },
   core: { rooms: [], packages: [] },
   schemas: { rooms: ['core'], packages: ['ajv'] },
@@ -77,7 +78,13 @@ const rule = ([room, { rooms, packages, node = [], files = [] }]) => ({
     pathNot: [
       '\\.test\\.',
       ...(room === 'core'
-        ? ['^src/core/schema/', '^src/core/line/', '^src/core/simulate/', '^src/core/practice/']
+        ? [
+            '^src/core/schema/',
+            '^src/core/line/',
+            '^src/core/simulate/',
+            '^src/core/practice/',
+            '^src/core/identity/',
+          ]
         : []),
     ],
   },

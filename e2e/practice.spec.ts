@@ -16,6 +16,8 @@ import { byKey, byTap, type Hand } from './hands';
 /** A made-up unit with one cover over its mains, the fault a lead that comes and goes. */
 const SEED = 380454;
 const MAP = madeUnit('chain', 8, SEED);
+/** A point that is reached from outside. */
+const TAP = MAP.taps.find((t) => !t.needs?.length) as (typeof MAP.taps)[number];
 
 /** The question of a kind, as the page makes it. */
 const questionOf = <Q>(id: KindId): Q => {
@@ -54,11 +56,11 @@ test('find it, by key alone: gates hold, the unit answers, each decision is told
   await expect(band.getByText('0 min')).toBeVisible();
   // Nothing is suggested: what can be done stands in the order of the map.
   await expect(page.getByRole('region', { name: 'Next checks' })).toHaveCount(0);
-  await hand.press(/^Measure at TP6/);
-  await expect(page.getByText('It costs 2 min now')).toBeVisible();
+  await hand.press(new RegExp(`^Measure at ${TAP.id}`));
+  await expect(page.getByText(`It costs ${TAP.minutes} min now`)).toBeVisible();
   await hand.foot();
   await expect(page.getByRole('region', { name: 'Recorded' }).getByText('1 entry')).toBeVisible();
-  await expect(band.getByText('2 min')).toBeVisible();
+  await expect(band.getByText(`${TAP.minutes} min`)).toBeVisible();
 
   // Power out and proven first, as on a real job.
   await hand.stop(4);
@@ -82,7 +84,7 @@ test('find it, by key alone: gates hold, the unit answers, each decision is told
   await alive(page);
   const rows = page.getByRole('table', { name: 'Decision by decision' }).getByRole('row');
   await expect(rows).toHaveCount(3);
-  await expect(rows.nth(1)).toContainText('Measure at TP6');
+  await expect(rows.nth(1)).toContainText(`Measure at ${TAP.id}`);
   await expect(rows.nth(1)).toContainText('bits');
   await expect(rows.nth(2)).toContainText('Replace W3 screened lead');
   await expect(page.getByText(/^score/)).toBeVisible();
@@ -95,7 +97,7 @@ test('find it, by key alone: gates hold, the unit answers, each decision is told
   await alive(page);
   // What was done before the second decision stands, what came of it is open again.
   await expect(page.getByRole('region', { name: 'Recorded' }).getByText('1 entry')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Practice' }).getByText('2 min')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Practice' }).getByText(`${TAP.minutes} min`)).toBeVisible();
   await page.getByRole('button', { name: 'Leave it' }).click();
 
   // It stands on no list of the workshop, and under Practice it goes on.

@@ -31,6 +31,7 @@ const EXAMPLES: { [T in EventType]: Payload<T> } = {
     keep: ['settings'],
     addHazards: ['mains'],
   },
+  'unit.identified': { mark: 'SP-04411', owner: 'pier office', reach: 'extension 12', apart: ['SP-O4411'] },
   'referral.weighed': {
     minutes: 40,
     currency: 'EUR',
@@ -210,6 +211,7 @@ describe('what a job that waits takes', () => {
       'tick.noted',
       'timer.ended',
       'timer.started',
+      'unit.identified',
       'use.ended',
     ]);
     const r = next(parked(), { type: 'note.added', text: 'the part is on its way' });

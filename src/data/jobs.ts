@@ -114,3 +114,13 @@ export async function allLessons(db: Handle): Promise<Lesson[]> {
     .orderBy(asc(jobs.openedAt));
   return rows.flatMap((r) => (r.summary.lesson ? [r.summary.lesson] : []));
 }
+
+/** Summaries of the jobs whose unit is known by a mark, the newest first. */
+export async function markedSummaries(db: Handle): Promise<JobSummary[]> {
+  const rows = await db
+    .select({ summary: jobs.summary })
+    .from(jobs)
+    .where(and(isReal, sql`json_extract(${jobs.summary}, '$.mark') is not null`))
+    .orderBy(desc(jobs.openedAt));
+  return rows.map((r) => r.summary);
+}

@@ -54,9 +54,16 @@ interface Story {
 
 const gate = (hazard: string, reading: number): Told =>
   ({ type: 'gate.cleared', hazard, acted: true, reading, unit: 'V', source: 'meter' }) as Told;
+/** The amplifier of the ticket hall, by the mark on its plate. */
+const THE_LOOP = {
+  type: 'unit.identified',
+  mark: 'QF-40-0311',
+  owner: 'Saltmarsh Pier, ticket office',
+  reach: 'extension 12',
+} as Told;
 
 const STORIES: Story[] = [
-  { tag: 'SP-117', unit: 0, ago: 35, lines: [] },
+  { tag: 'SP-117', unit: 0, ago: 35, lines: [[1, THE_LOOP]] },
   {
     tag: 'SP-109',
     unit: 1,
@@ -247,6 +254,7 @@ function closed(
     unit,
     ago: days * 24 * 60,
     lines: [
+      [1, THE_LOOP],
       [
         4,
         {

@@ -1,5 +1,6 @@
 import { specOf, tally } from '../ledger';
 import { type Lesson, lessonOf } from './lesson';
+import { fixesOf } from './opening';
 import { offCount, runOf } from './run';
 import type { JobState, Stop } from './state';
 
@@ -28,6 +29,17 @@ export interface JobSummary {
   live: string[];
   openedAt: string;
   handedOver: boolean;
+  /** which unit it was, where that was said, and who made it */
+  mark?: string;
+  maker?: string;
+  owner?: string;
+  /** functions that failed, by their ids and in words */
+  failed?: { id: string; name: string }[];
+  handedOverAt?: string;
+  /** what was mended, in words */
+  mended?: string[];
+  /** what was still owed to somebody */
+  owed?: string;
   /** a simulated unit: it stands on no list of the workshop */
   practice?: true;
   /** what this job taught, once it is handed over and proven */
@@ -65,6 +77,22 @@ function next(state: JobState): JobSummary['next'] {
   return here?.status === 'held'
     ? { head: words.head, detail: `held ${here.note}`, kind: 'held' }
     : { ...words, kind: 'go' };
+}
+
+/** What the next job on the same unit asks of this one. */
+function identityOf(state: JobState): Partial<JobSummary> {
+  const { identity, intake, handedOver, map } = state;
+  if (!identity) return {};
+  const ids = intake ? [intake.function, ...(intake.alsoFails ?? [])] : [];
+  return {
+    maker: map.maker,
+    ...(identity.mark ? { mark: identity.mark } : {}),
+    ...(identity.owner ? { owner: identity.owner } : {}),
+    failed: map.functions.filter((f) => ids.includes(f.id)).map(({ id, name }) => ({ id, name })),
+    ...(handedOver ? { handedOverAt: handedOver.at } : {}),
+    ...(handedOver?.owed ? { owed: handedOver.owed } : {}),
+    mended: fixesOf(state).map((f) => f.name),
+  };
 }
 
 /**
@@ -109,6 +137,7 @@ export function summarise(state: JobState): JobSummary {
           .map((h) => state.map.hazards.find((x) => x.id === h.id)?.name ?? h.id),
     openedAt: state.openedAt,
     handedOver: state.handedOver !== null,
+    ...identityOf(state),
     ...(state.practice ? { practice: true } : {}),
     ...(lesson ? { lesson } : {}),
   };

@@ -10,6 +10,7 @@ import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 import { Photos } from '../photos/Photos';
 import { ReferOrRepair } from './ReferOrRepair';
+import { WhichUnit } from './WhichUnit';
 import { WhichVariant } from './WhichVariant';
 
 interface Form {
@@ -206,6 +207,7 @@ export function TakeIn() {
         </div>
       </div>
       <section className="pad grid gap-4 content-start">
+        {!job.practice && <WhichUnit />}
         {intake && <ReferOrRepair key={`${intake.weighed ? 'weighed' : 'open'}`} />}
         <h2 className="sec">What can hurt in it</h2>
         {map.hazards.length === 0 && (

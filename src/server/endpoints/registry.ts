@@ -26,6 +26,7 @@ export { addresses } from './instruments/addresses';
 export { readTheConsole } from './instruments/read-console';
 export { readTheMeter } from './instruments/read-meter';
 export { writeTheConsole } from './instruments/write-console';
+export { listEarlierJobs } from './jobs/earlier-jobs';
 export { importAJob } from './jobs/import-job';
 export { jobFile } from './jobs/job-file';
 export { jobHistory } from './jobs/job-history';

@@ -46,6 +46,7 @@ export { jobParked } from './take-in/job-parked';
 export { jobResumed } from './take-in/job-resumed';
 export { mapTaken } from './take-in/map-taken';
 export { referralWeighed } from './take-in/referral-weighed';
+export { unitIdentified } from './take-in/unit-identified';
 export { checkDescribed } from './trace/check-described';
 export { checkRecorded } from './trace/check-recorded';
 export { lookAnswered } from './trace/look-answered';

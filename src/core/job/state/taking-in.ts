@@ -46,11 +46,23 @@ export interface Weighed extends ReferRequest {
   reason?: string;
 }
 
-export interface TakingIn {
-  intake: Intake | null;
+/** Which unit it is, as far as that was said. */
+export interface Identity {
+  /** serial or asset mark as read */
+  mark?: string;
+  owner?: string;
+  /** where the owner is reached */
+  reach?: string;
+  /** marks that are nearly the same and are other units */
+  apart: string[];
 }
 
-export const startTakingIn = (): TakingIn => ({ intake: null });
+export interface TakingIn {
+  intake: Intake | null;
+  identity: Identity | null;
+}
+
+export const startTakingIn = (): TakingIn => ({ intake: null, identity: null });
 
 /** Whether a unit comes for something else than a fault: nothing is traced then. */
 export const isAimed = ({ intake }: TakingIn): boolean => intake?.aim !== undefined && intake.aim !== 'fault';

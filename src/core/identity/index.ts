@@ -1,0 +1,3 @@
+export { COMEBACK_DAYS, daysBetween, isComeback } from './comeback';
+export { markKey, nearMarks } from './mark';
+export { type Marked, maybeSame, sameUnit } from './same-unit';

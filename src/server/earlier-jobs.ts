@@ -1,0 +1,71 @@
+import { COMEBACK_DAYS, daysBetween, isComeback, maybeSame, sameUnit } from '../core/identity';
+import type { JobSummary } from '../core/job';
+import type { Handle } from '../data/database';
+import { markedSummaries, summaryOf } from '../data/jobs';
+import { Problem } from './problem';
+
+/** An earlier job on the same unit, as Take in shows it. */
+export interface EarlierJob {
+  id: string;
+  tag: string;
+  openedAt: string;
+  symptom: string;
+  /** functions that failed then, in words */
+  failed: string[];
+  /** what was mended, in words */
+  mended: string[];
+  handedOverAt?: string;
+  /** what was still owed then */
+  owed?: string;
+  /** days from its hand over until this job was opened */
+  days?: number;
+  /** the same function fails again within the days that count */
+  comeback: boolean;
+}
+
+/** What the record knows of the unit in hand. */
+export interface Earlier {
+  jobs: EarlierJob[];
+  /** marks that are nearly this one: asked about, never merged */
+  near: { mark: string; unit: string; tag: string }[];
+  /** days within which the same fault is a comeback */
+  comebackDays: number;
+}
+
+const unitOf = (j: JobSummary) => ({ maker: j.maker ?? '', ...(j.mark ? { mark: j.mark } : {}) });
+
+function told(now: JobSummary, j: JobSummary): EarlierJob {
+  const ids = (x: JobSummary) => (x.failed ?? []).map((f) => f.id);
+  const at = j.handedOverAt;
+  return {
+    id: j.id,
+    tag: j.tag,
+    openedAt: j.openedAt,
+    symptom: j.symptom,
+    failed: (j.failed ?? []).map((f) => f.name),
+    mended: j.mended ?? [],
+    ...(j.owed ? { owed: j.owed } : {}),
+    ...(at ? { handedOverAt: at, days: daysBetween(at, now.openedAt) } : {}),
+    comeback:
+      at !== undefined && isComeback({ at, functions: ids(j) }, { at: now.openedAt, functions: ids(now) }),
+  };
+}
+
+/** Earlier jobs on the unit of a job, the newest first, and marks that may be meant. */
+export async function earlierJobs(db: Handle, id: string): Promise<Earlier> {
+  const now = await summaryOf(db, id);
+  if (!now) throw new Problem(404, 'No such job', `there is no job ${id} on this Mulch`);
+  if (!now.mark) return { jobs: [], near: [], comebackDays: COMEBACK_DAYS };
+  const others = (await markedSummaries(db)).filter((j) => j.id !== id);
+  const near = new Map<string, { mark: string; unit: string; tag: string }>();
+  for (const j of others)
+    if (j.mark && maybeSame(unitOf(now), unitOf(j)) && !near.has(j.mark))
+      near.set(j.mark, { mark: j.mark, unit: j.unit, tag: j.tag });
+  return {
+    jobs: others
+      .filter((j) => sameUnit(unitOf(now), unitOf(j)) && j.openedAt <= now.openedAt)
+      .map((j) => told(now, j)),
+    near: [...near.values()],
+    comebackDays: COMEBACK_DAYS,
+  };
+}
