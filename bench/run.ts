@@ -8,6 +8,7 @@ import { spread, timed, yard } from './figures';
 import { measureLive } from './live';
 import { compareOrders } from './order';
 import { measurePages } from './pages';
+import { measureSearch } from './search';
 import { compareSolver } from './solver';
 import { compareWays } from './ways';
 
@@ -31,3 +32,4 @@ await measureBeside(say);
 await measureEntries(say);
 await measureLive(say);
 await measurePages(say);
+await measureSearch(say);

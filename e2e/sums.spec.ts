@@ -75,7 +75,7 @@ test('a sum opens where it is needed and is kept in the job', async ({ page, dem
   await page.keyboard.press('Control+k');
   // What is typed at once is for the finder, also while it is still being fetched.
   await page.keyboard.type('rs-232');
-  await expect(page.getByLabel('Find a sum')).toHaveValue('rs-232');
+  await expect(page.getByLabel('Find a job, a unit or a sum')).toHaveValue('rs-232');
   await expect(page.getByRole('option')).toHaveCount(1);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog', { name: 'Which serial level is it' })).toContainText('RS-232');

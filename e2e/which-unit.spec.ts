@@ -35,6 +35,23 @@ test('a unit that came before shows its story, by key alone; a mark nearly the s
   await expect(which.getByText('nothing can be read in “--”')).toBeVisible();
 });
 
+test('Ctrl K finds jobs, units and sums in one list, by key alone', async ({ page, demo }) => {
+  await page.goto(demo.url);
+  await alive(page);
+  await page.keyboard.press('Control+k');
+  const sheet = page.getByRole('dialog', { name: 'Find' });
+  await page.keyboard.type('QF-40');
+  await expect(sheet.getByRole('option', { name: /SP-077 Hearing-loop amplifier/ })).toBeVisible();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('departure');
+  await expect(sheet.getByRole('option', { name: /Ferry departure board/ }).first()).toBeVisible();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('"ticket office" tag:sp-117');
+  await expect(sheet.getByRole('option')).toHaveCount(1);
+  await page.keyboard.press('Enter');
+  await page.waitForURL('**/take-in');
+});
+
 test('practice on a unit that was described from nothing: every kind is made from its map, or says why not', async ({
   page,
   demo,

@@ -171,6 +171,10 @@ describe('asked rightly', () => {
         { elements: [lone], checks: [] },
         { optimum: { minutes: 5, method: 'exact' }, ways: [{}, {}, {}, { name: 'Mulch', score: 1 }] },
       ],
+      van: [
+        { space: 1, items: [{ id: 'fuse', size: 1, gain: 9, pNeeded: 0.5 }] },
+        { take: ['fuse'], gain: 9, chance: 1, optimal: true },
+      ],
       'stats/wilson': [{ successes: 0, trials: 0 }, { share: null }],
       'stats/kaplan-meier': [
         { followUps: [{ days: 3, cameBack: true }] },

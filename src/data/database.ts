@@ -4,6 +4,7 @@ import { pathToFileURL } from 'node:url';
 import { type Client, createClient } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { isIndexEmpty, reindex } from './search';
 import { keeping, storeFault } from './store-fault';
 import * as tables from './tables';
 import { refuseNewer } from './versions';
@@ -89,7 +90,10 @@ async function open(where: Where): Promise<Database> {
     await patiently(client, () => migrate(db, { migrationsFolder: where.migrations }));
     const workshop = embedded ? await patiently(client, () => Workshop.open(where.folder, client)) : null;
     // Writing has a connection of its own, which may be given up while others read.
-    return served(client, db, workshop, connect());
+    const database = served(client, db, workshop, connect());
+    // What was kept before there was an index is found too.
+    if (await isIndexEmpty(database.read)) await database.write(reindex);
+    return database;
   } catch (error) {
     client.close();
     throw error;

@@ -1,6 +1,7 @@
 import { and, asc, count, desc, eq, gte, inArray, max, sql } from 'drizzle-orm';
 import type { JobEvent, JobSummary, Lesson } from '../core/job';
 import type { Handle } from './database';
+import { indexEvents } from './search';
 import { jobEvents, jobs } from './tables';
 
 /** SQLite takes so many values to a statement, and more. */
@@ -48,6 +49,7 @@ export async function insertJob(db: Handle, summary: JobSummary, events: JobEven
 export async function appendEvents(db: Handle, job: string, from: number, events: JobEvent[]): Promise<void> {
   const rows = events.map((body, i) => ({ job, seq: from + i, id: body.id, body }));
   for (let i = 0; i < rows.length; i += 200) await db.insert(jobEvents).values(rows.slice(i, i + 200));
+  await indexEvents(db, job, events);
 }
 
 /** Writes what the bench shows of a job. */
@@ -122,5 +124,26 @@ export async function markedSummaries(db: Handle): Promise<JobSummary[]> {
     .from(jobs)
     .where(and(isReal, sql`json_extract(${jobs.summary}, '$.mark') is not null`))
     .orderBy(desc(jobs.openedAt));
+  return rows.map((r) => r.summary);
+}
+
+/** Summaries of these jobs, those of simulated units left out. */
+export async function summariesById(db: Handle, ids: string[]): Promise<JobSummary[]> {
+  if (ids.length === 0) return [];
+  const rows = await db
+    .select({ summary: jobs.summary })
+    .from(jobs)
+    .where(and(isReal, inArray(jobs.id, ids)));
+  return rows.map((r) => r.summary);
+}
+
+/** Summaries of the jobs whose tag begins so, the newest first. */
+export async function summariesByTag(db: Handle, begins: string, most: number): Promise<JobSummary[]> {
+  const rows = await db
+    .select({ summary: jobs.summary })
+    .from(jobs)
+    .where(and(isReal, sql`substr(upper(${jobs.tag}), 1, ${begins.length}) = ${begins}`))
+    .orderBy(desc(jobs.openedAt))
+    .limit(most);
   return rows.map((r) => r.summary);
 }

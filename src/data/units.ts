@@ -1,5 +1,6 @@
 import { and, asc, eq } from 'drizzle-orm';
 import type { Handle } from './database';
+import { indexUnit } from './search';
 import { units } from './tables';
 
 export type UnitRow = typeof units.$inferSelect;
@@ -16,6 +17,7 @@ export async function unitById(db: Handle, id: string): Promise<UnitRow | undefi
 /** Adds a unit. */
 export const insertUnit = async (db: Handle, row: UnitRow): Promise<void> => {
   await db.insert(units).values(row);
+  await indexUnit(db, row.id, row.map, row.place);
 };
 
 /** Replaces a unit if it still has the version the writer saw; false when somebody was quicker. */
@@ -25,5 +27,6 @@ export async function replaceUnit(db: Handle, row: UnitRow, seen: number): Promi
     .set(row)
     .where(and(eq(units.id, row.id), eq(units.version, seen)))
     .returning({ id: units.id });
+  if (rows.length === 1) await indexUnit(db, row.id, row.map, row.place);
   return rows.length === 1;
 }

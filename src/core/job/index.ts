@@ -50,6 +50,7 @@ export {
 export { type ProvingLine, partiesLeft, provingLines } from './proving';
 export { effective, fold, foldOn, type JobRecord, judge } from './reduce';
 export { gatesAhead, offCount, type RunStop, runOf, type StopStatus } from './run';
+export { mapWords, searchText } from './search-text';
 export { goodInARow, repeatsFor, repeatsWanted, type SoakNow, soakNow } from './soak';
 export * from './state';
 export { type JobSummary, summarise } from './summary';

@@ -18,10 +18,13 @@ import type { Stand, Way } from './ways/way';
 
 /** A story less likely than this is ended as if nothing more were checked: what is left is mended in the best order. */
 const UNLIKELY = 1e-6;
+/** The same on a unit with more elements than {@link FEW}: there are more stories, each less likely. */
+const UNLIKELY_OF_MANY = 1e-5;
+const FEW = 20;
 /** A story that is not met at all. */
 const NEVER = 1e-15;
 /** Moments that a way may be followed through. */
-const MOST_STANDS = 50_000;
+const MOST_STANDS = 200_000;
 
 /** What stands after some access was opened for an act. */
 function opening(stand: Stand, closure: number[], wanted: Stand['power']) {
@@ -46,7 +49,8 @@ class Follow {
   from(stand: Stand, mass: Float64Array): number {
     const all = mass.reduce((a, b) => a + b, 0);
     if (all < NEVER) return 0;
-    if (all < (this.way.unlikely ?? UNLIKELY)) return this.mending(stand, mass);
+    const usual = this.model.n > FEW ? UNLIKELY_OF_MANY : UNLIKELY;
+    if (all < (this.way.unlikely ?? usual)) return this.mending(stand, mass);
     const key = this.way.unordered
       ? `${stand.log.map((e) => JSON.stringify(e)).sort()} ${stand.opened.map(Number)} ${stand.power}`
       : null;

@@ -2,7 +2,7 @@ import { condition, marginals, pairIndex } from './belief';
 import { buildModel } from './model';
 import { moments } from './moments';
 import { rank } from './next';
-import { remainingLadders } from './repair';
+import { untriedLadders } from './repair';
 import type { TraceAnswer, TraceRequest } from './types';
 
 export { type Belief, condition, marginals } from './belief';
@@ -28,7 +28,7 @@ const SETS_SHOWN = 200;
  */
 export function momentsOf(request: TraceRequest): number {
   const model = buildModel(request);
-  return moments(model, condition(model).belief, remainingLadders(model));
+  return moments(model, condition(model).belief, untriedLadders(model));
 }
 
 /**

@@ -2,7 +2,7 @@ import { type Belief, marginals, scaled, total } from './belief';
 import { exactActs } from './exact';
 import type { AnswerTable } from './likelihood';
 import { type Model, powerMinutes } from './model';
-import { openMinutes, remainingLadders, repairMinutes, walkHeads } from './repair';
+import { openMinutes, remainingLadders, repairMinutes, untriedLadders, walkHeads } from './repair';
 import { Search, type Told, tells } from './search';
 import type { NextAction, Power } from './types';
 
@@ -119,7 +119,7 @@ interface Ranking {
 
 /** The ranking by every way on, each element by its best rung; null where there are too many. */
 function exactly(model: Model, belief: Belief): Ranking | null {
-  const ladders = remainingLadders(model);
+  const ladders = untriedLadders(model);
   const mass = total(belief);
   const b = scaled(belief, mass);
   const found = exactActs(model, b, ladders);

@@ -61,12 +61,15 @@ export function paying(ladder: Step[]): Step[] {
 }
 
 /** Ladders without the rungs already tried, and without those that do not pay. */
-export function remainingLadders(model: Model): Step[][] {
+export const remainingLadders = (model: Model): Step[][] => untriedLadders(model).map(paying);
+
+/** Ladders without the rungs already tried: beside another suspect even one that does not pay may be worth it. */
+export function untriedLadders(model: Model): Step[][] {
   const tried = new Set<string>();
   for (const entry of model.request.log ?? []) {
     if ('tried' in entry) tried.add(`${model.indexOf.get(entry.element)} ${entry.tried}`);
   }
-  return model.ladders.map((l, e) => paying(l.filter((s) => s.id === null || !tried.has(`${e} ${s.id}`))));
+  return model.ladders.map((l, e) => l.filter((s) => s.id === null || !tried.has(`${e} ${s.id}`)));
 }
 
 /**

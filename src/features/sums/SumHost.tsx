@@ -3,7 +3,7 @@ import { Dialog } from '../../ui/Dialog';
 import { later } from '../../ui/later';
 import { onSumAsked, type SumAsked } from './open-sum';
 
-const TITLE = 'Bench sums';
+const TITLE = 'Find';
 
 /** The cabinet is fetched when somebody first asks for it. */
 const SumFinder = later(
@@ -55,8 +55,8 @@ function TypedMeanwhile({ typed, onTyped }: { typed: string; onTyped(t: string):
     <input
       ref={field}
       className="input"
-      aria-label="Find a sum"
-      placeholder="current, awg, ferrule, rs-232"
+      aria-label="Find a job, a unit or a sum"
+      placeholder="a job, a unit, a note, a sum"
       value={typed}
       onChange={(e) => onTyped(e.target.value)}
     />

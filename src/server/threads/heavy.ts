@@ -2,7 +2,9 @@ import { makeBackup } from '../../backup';
 import { mixups } from '../../core/mixups';
 import { order } from '../../core/order';
 import { handWays, regret } from '../../core/regret';
+import { simulate } from '../../core/simulate';
 import { trace } from '../../core/trace';
+import { van } from '../../core/van';
 import { JobFileSchema } from '../../schemas/job-file';
 import { checkJson, textOf } from '../body';
 import { guardOf } from '../guard';
@@ -16,6 +18,8 @@ export const HEAVY = {
   trace,
   regret,
   handWays,
+  simulate,
+  van,
   readMap: ({ bytes, called }: { bytes: Uint8Array; called: string }) => readMapFile(bytes, called),
   readJobFile: ({ bytes }: { bytes: Uint8Array }) => checkJson(textOf(bytes), guardOf(JobFileSchema)),
   judgeStory,

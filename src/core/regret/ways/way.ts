@@ -24,6 +24,6 @@ export interface Way {
   next(stand: Stand): Indexed;
   /** the same log leads it to the same place, whatever the order it was written in */
   unordered?: boolean;
-  /** a story less likely than this is not followed to its end; one in a million when absent */
+  /** a story less likely than this is not followed to its end; the usual one when absent */
   unlikely?: number;
 }

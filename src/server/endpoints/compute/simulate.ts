@@ -62,4 +62,5 @@ export const computeSimulate = computation({
   megabytes: 16,
   answer: SimulateAnswerSchema,
   run: simulate,
+  heavy: 'simulate',
 });

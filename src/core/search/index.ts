@@ -1,0 +1,1 @@
+export { type Asked, readQuery } from './query';

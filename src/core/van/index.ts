@@ -1,0 +1,1 @@
+export { type VanAnswer, type VanItem, type VanRequest, van } from './van';

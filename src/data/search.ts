@@ -1,0 +1,130 @@
+import { and, eq, inArray, type SQL, sql } from 'drizzle-orm';
+import { sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { type JobEvent, mapWords, searchText } from '../core/job';
+import type { Asked } from '../core/search';
+import type { UnitMap } from '../core/unit';
+import type { Handle } from './database';
+import { jobEvents, jobs, units } from './tables';
+
+/** The full-text index (SQLite FTS5): a row for each entry with words, and for each unit. */
+const search = sqliteTable('search', {
+  body: text('body').notNull(),
+  ref: text('ref').notNull(),
+  event: text('event').notNull(),
+  kind: text('kind').$type<'job' | 'unit'>().notNull(),
+});
+/** Entries that were taken back: they stay in the index, and are passed over. */
+const searchGone = sqliteTable('search_gone', { event: text('event').primaryKey() });
+
+/** An undo takes an entry out of what is found, an undo of that brings it back. */
+async function takeBack(db: Handle, undone: string, fresh: JobEvent[]): Promise<void> {
+  const [row] = await db.select({ body: jobEvents.body }).from(jobEvents).where(eq(jobEvents.id, undone));
+  const target = fresh.find((e) => e.id === undone) ?? row?.body;
+  if (target?.type === 'undone') await db.delete(searchGone).where(eq(searchGone.event, target.event));
+  else await db.insert(searchGone).values({ event: undone }).onConflictDoNothing();
+}
+
+/** Adds entries to what is found, in the transaction that keeps them. */
+export async function indexEvents(db: Handle, job: string, events: JobEvent[]): Promise<void> {
+  const rows = events.flatMap((e) => {
+    const body = searchText(e);
+    return body ? [{ body, ref: job, event: e.id, kind: 'job' as const }] : [];
+  });
+  for (let i = 0; i < rows.length; i += 100) await db.insert(search).values(rows.slice(i, i + 100));
+  for (const e of events) if (e.type === 'undone') await takeBack(db, e.event, events);
+}
+
+/** Puts a unit into what is found, in place of what was found of it. */
+export async function indexUnit(db: Handle, id: string, map: UnitMap, place: string): Promise<void> {
+  await db.delete(search).where(eq(search.ref, id));
+  await db
+    .insert(search)
+    .values({ body: [mapWords(map), place].filter(Boolean).join(' · '), ref: id, event: '', kind: 'unit' });
+}
+
+/** Whether nothing is in the index. */
+export async function isIndexEmpty(db: Handle): Promise<boolean> {
+  const [row] = await db.select({ ref: search.ref }).from(search).limit(1);
+  return row === undefined;
+}
+
+/** Fills the index anew from all that is kept. */
+export async function reindex(db: Handle): Promise<void> {
+  await db.delete(search);
+  await db.delete(searchGone);
+  for (const u of await db.select().from(units)) await indexUnit(db, u.id, u.map, u.place);
+  for (const { id } of await db.select({ id: jobs.id }).from(jobs)) {
+    const events = await db
+      .select({ body: jobEvents.body })
+      .from(jobEvents)
+      .where(eq(jobEvents.job, id))
+      .orderBy(jobEvents.seq);
+    await indexEvents(
+      db,
+      id,
+      events.map((e) => e.body),
+    );
+  }
+}
+
+/** Something that was found. */
+export interface Hit {
+  kind: 'job' | 'unit';
+  ref: string;
+  /** where the words stand, the words themselves between ‹ and › */
+  where: string;
+}
+
+const standing = sql`${search.event} not in (select event from search_gone)`;
+const refsWith = (term: string): SQL =>
+  sql`${search.ref} in (select ref from search where search match ${term} and event not in (select event from search_gone))`;
+
+/**
+ * Jobs and units in which all that is wanted stands, in whatever entries of theirs; the best first.
+ *
+ * @param asked terms, each in the syntax of the index
+ * @param most how many
+ */
+export async function findHits(db: Handle, asked: Asked, most: number): Promise<Hit[]> {
+  const [first, ...others] = asked.wanted;
+  if (first === undefined) return [];
+  const rows = await db
+    .select({
+      kind: search.kind,
+      ref: search.ref,
+      where: sql<string>`snippet(search, 0, '‹', '›', '…', 12)`,
+    })
+    .from(search)
+    .where(
+      and(
+        sql`search match ${first}`,
+        standing,
+        ...others.map(refsWith),
+        ...asked.unwanted.map((t) => sql`not ${refsWith(t)}`),
+        ...(asked.tag
+          ? [
+              sql`${search.ref} in (select id from jobs where substr(upper(tag), 1, ${asked.tag.length}) = ${asked.tag})`,
+            ]
+          : []),
+      ),
+    )
+    .orderBy(sql`bm25(search)`)
+    .limit(most * 20);
+  // Several entries of one job are one thing that was found.
+  const seen = new Map<string, Hit>();
+  for (const r of rows) if (!seen.has(r.ref)) seen.set(r.ref, r);
+  return [...seen.values()].slice(0, most);
+}
+
+/** Names of units by their ids. */
+export async function unitNames(
+  db: Handle,
+  ids: string[],
+): Promise<Map<string, { name: string; place: string }>> {
+  if (ids.length === 0) return new Map();
+  const rows = await db
+    .select({ id: units.id, name: units.name, place: units.place })
+    .from(units)
+    .where(inArray(units.id, ids));
+  return new Map(rows.map((r) => [r.id, r]));
+}

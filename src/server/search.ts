@@ -1,0 +1,49 @@
+import { readQuery } from '../core/search';
+import type { Handle } from '../data/database';
+import { summariesById, summariesByTag } from '../data/jobs';
+import { findHits, unitNames } from '../data/search';
+
+/** Something that was found, as a list shows it. */
+export interface Found {
+  kind: 'job' | 'unit';
+  id: string;
+  title: string;
+  about: string;
+  /** the words that were found, in their place */
+  where: string;
+}
+
+/**
+ * Jobs and units by any words of theirs; nothing that is typed is an error.
+ *
+ * @param text as typed
+ * @param most how many
+ */
+export async function findAnything(db: Handle, text: string, most: number): Promise<Found[]> {
+  const asked = readQuery(text);
+  const hits = await findHits(db, asked, most);
+  const jobIds = hits.flatMap((h) => (h.kind === 'job' ? [h.ref] : []));
+  const summaries = new Map((await summariesById(db, jobIds)).map((s) => [s.id, s]));
+  const names = await unitNames(
+    db,
+    hits.flatMap((h) => (h.kind === 'unit' ? [h.ref] : [])),
+  );
+  const found = hits.flatMap((h): Found[] => {
+    const job = summaries.get(h.ref);
+    const unit = names.get(h.ref);
+    if (job) {
+      const about = [job.place, job.symptom && `“${job.symptom}”`].filter(Boolean).join(', ');
+      return [{ kind: 'job', id: h.ref, title: `${job.tag} ${job.unit}`, about, where: h.where }];
+    }
+    return unit ? [{ kind: 'unit', id: h.ref, title: unit.name, about: unit.place, where: h.where }] : [];
+  });
+  if (found.length || asked.wanted.length || !asked.tag) return found;
+  // A tag alone: the jobs that begin so.
+  return (await summariesByTag(db, asked.tag, most)).map((j) => ({
+    kind: 'job',
+    id: j.id,
+    title: `${j.tag} ${j.unit}`,
+    about: j.place,
+    where: '',
+  }));
+}
