@@ -4,7 +4,7 @@ import path from 'node:path';
 import Papa from 'papaparse';
 import { ulid } from 'ulid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { fold, judge, type PracticeAct, practised, summarise } from '../src/core/job';
+import { entryOf, fold, judge, type PracticeAct, summarise } from '../src/core/job';
 import type { Exercise, PracticeKind } from '../src/core/practice';
 import { type Database, openDatabase } from '../src/data/database';
 import { exercisesOf } from '../src/data/exercises';
@@ -64,17 +64,7 @@ const refused = (work: Promise<unknown>): Promise<Problem> =>
 const state = async (e: Exercise) => fold(await eventsOf(db.read, e.job ?? '')).state;
 /** Does an act of a run as the unit answers it. */
 async function act(e: Exercise, what: PracticeAct) {
-  const s = await state(e);
-  const said = practised(s, what);
-  const told =
-    'tried' in what
-      ? {
-          type: 'remedy.practised',
-          element: what.element,
-          remedy: what.tried,
-          mended: 'mended' in said && said.mended,
-        }
-      : { type: 'check.recorded', check: what.check, ...said, source: 'reading' in said ? 'meter' : 'eye' };
+  const told = entryOf(await state(e), what);
   const { events } = await postEvents(db, e.job ?? '', [{ id: ulid(), at, by: 'Ines', ...told } as never], 0);
   return events.at(-1);
 }

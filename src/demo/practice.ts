@@ -3,12 +3,12 @@ import {
   actsOf,
   decisionNow,
   decisionsOf,
+  entryOf,
   type JobEvent,
   type JobRecord,
   judge,
   type PracticeAct,
   practiceClock,
-  practised,
 } from '../core/job';
 import {
   drawing,
@@ -79,20 +79,7 @@ function does(
         text: `lift ${a.name}`,
         item: { kind: 'part', name: a.name, count: 1, place: { kind: 'shelf' } },
       });
-  const said = practised(r.state, act);
-  if ('tried' in act)
-    return next(r, {
-      type: 'remedy.practised',
-      element: act.element,
-      remedy: act.tried,
-      mended: 'mended' in said && said.mended,
-    });
-  return next(r, {
-    type: 'check.recorded',
-    check: act.check,
-    ...said,
-    source: 'reading' in said ? 'meter' : 'eye',
-  });
+  return next(r, entryOf(r.state, act));
 }
 
 function run({ daysAgo, shape, size, seed, sure }: (typeof RUNS)[number], now: Date): DemoExercise {

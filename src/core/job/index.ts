@@ -31,6 +31,7 @@ export {
   type Decided,
   decisionNow,
   decisionsOf,
+  entryOf,
   type PracticeAct,
   practiceClock,
   practiceMinutes,

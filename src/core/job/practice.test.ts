@@ -10,6 +10,7 @@ import {
   actsOf,
   decisionNow,
   decisionsOf,
+  entryOf,
   type JobEvent,
   type JobRecord,
   judge,
@@ -17,7 +18,6 @@ import {
   type PracticeAct,
   practiceClock,
   practiceMinutes,
-  practised,
   summarise,
   traceRequest,
 } from '.';
@@ -43,21 +43,7 @@ const opened = (map: UnitMap, seed: number, practice = true): JobRecord => {
   return then(r, { type: 'intake.recorded', ...intake });
 };
 /** Does an act as the unit answers it. */
-const does = (r: JobRecord, act: PracticeAct): JobRecord => {
-  const said = practised(r.state, act);
-  if ('tried' in act)
-    return then(r, {
-      type: 'remedy.practised',
-      element: act.element,
-      remedy: act.tried,
-      mended: 'mended' in said && said.mended,
-    });
-  return then(r, {
-    type: 'check.recorded',
-    check: act.check,
-    ...('reading' in said ? { reading: said.reading, source: 'meter' } : { ...said, source: 'eye' }),
-  });
-};
+const does = (r: JobRecord, act: PracticeAct): JobRecord => then(r, entryOf(r.state, act));
 const refusal = (f: () => unknown): string => {
   try {
     f();

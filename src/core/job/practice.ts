@@ -9,6 +9,7 @@ import {
 } from '../simulate';
 import type { TraceLogEntry } from '../trace';
 import { deriveChecks } from '../unit';
+import type { Payload } from './kinds';
 import type { JobState } from './state';
 import { POWER_MINUTES, traceRequest } from './trace-of';
 
@@ -82,6 +83,39 @@ export function practised(state: JobState, act: PracticeAct): SimulatedAnswer {
   const acts = [...actsOf(state).map((a) => a.act), act];
   const answer = played(simulated(state, acts)).answer.answers.at(-1) as SimulatedAnswer;
   return 'reading' in answer ? { reading: Number(answer.reading.toPrecision(DIGITS)) } : answer;
+}
+
+/** An act with the unit’s answer, as it is recorded. */
+export type Practised =
+  | ({ type: 'check.recorded' } & Payload<'check.recorded'>)
+  | ({ type: 'remedy.practised' } & Payload<'remedy.practised'>);
+
+/**
+ * The entry of one more act, with what the unit answers to it.
+ *
+ * @param state a practice job that has been taken in
+ * @param act the check or the remedy
+ * @returns the entry, to be recorded
+ * @throws Refusal as {@link practised} does
+ * @example entryOf(state, { check: 'tap:TP1' }) // { type: 'check.recorded', check: 'tap:TP1', reading: 3.312, source: 'meter' }
+ */
+export function entryOf(state: JobState, act: PracticeAct): Practised {
+  const said = practised(state, act);
+  if ('tried' in act)
+    return {
+      type: 'remedy.practised',
+      element: act.element,
+      remedy: act.tried,
+      mended: 'mended' in said && said.mended,
+    };
+  const leaves = deriveChecks(state.map).find((c) => c.id === act.check)?.leaves;
+  return {
+    type: 'check.recorded',
+    check: act.check,
+    ...('reading' in said ? { reading: said.reading, source: 'meter' } : { source: 'eye' }),
+    ...('outcome' in said ? { outcome: said.outcome } : {}),
+    ...(leaves ? { leaves } : {}),
+  };
 }
 
 /**

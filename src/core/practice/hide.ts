@@ -45,6 +45,7 @@ function practisedBy(map: UnitMap, pattern: HiddenPattern): Skill[] {
     ...(most > 2 ? (['shared supply'] as const) : []),
     ...(pattern === 'always' ? [] : (['faults that come and go'] as const)),
     ...(map.access.length ? (['covers'] as const) : []),
+    ...(map.access.length && map.taps.some((t) => t.power === 'on') ? (['powered and dead'] as const) : []),
     'cheap things first',
     'when to stop looking',
   ];

@@ -11,6 +11,6 @@ export type { WayBackQuestion } from './kinds/way-back';
 export { FEWEST_ELEMENTS, MOST_ELEMENTS, madeUnit, SHAPES, type Shape } from './made-unit';
 export { judgeAnswer, KINDS, type KindId, kindOf, type QuestionOf } from './registry';
 export { heldAt, type Rehearsal, rehearse } from './rehearsal';
-export { SKILLS, type Skill } from './skills';
+export { FIND_IT_SKILLS, SKILLS, type Skill } from './skills';
 export { handScores, type Story, type StoryLine, storyOf } from './story';
 export { type TearDownMove, tearDown } from './tear-down';

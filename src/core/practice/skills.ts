@@ -23,3 +23,9 @@ export const SKILLS = [
   'claims',
 ] as const;
 export type Skill = (typeof SKILLS)[number];
+
+/** What finding a hidden fault can practise. */
+export const FIND_IT_SKILLS: readonly Skill[] = SKILLS.slice(
+  0,
+  SKILLS.indexOf('gates before the first cover'),
+);

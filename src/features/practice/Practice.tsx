@@ -4,6 +4,7 @@ import {
   type Exercise,
   FEWEST_ELEMENTS,
   FIND_IT,
+  FIND_IT_SKILLS,
   KINDS,
   MOST_ELEMENTS,
   type PracticeKind,
@@ -15,43 +16,24 @@ import {
 } from '../../core/practice';
 import { Action, Second } from '../../ui/Action';
 import { SelectField, TextField, Wrong } from '../../ui/Field';
-import { Foot, FootHost, theNext, theOneAction, toFoot } from '../../ui/Foot';
-import { Frame } from '../../ui/Frame';
-import { Head } from '../../ui/Head';
-import { KeysDialog, useEscape, useKeys } from '../../ui/Keys';
+import { Foot } from '../../ui/Foot';
 import { later } from '../../ui/later';
-import { toggleTheme } from '../../ui/ThemeButton';
-import { useFocusNeverLost } from '../../ui/use-focus-never-lost';
 import { BeforeVisit } from './BeforeVisit';
+import { PracticeFrame } from './PracticeFrame';
 import { exercisePath, start, type Wanted } from './start';
 import { percent } from './words';
 
 /** Charts come when the page is idle. */
 const Progress = later(() => import('./Progress').then((m) => m.Progress));
 
-const HELP = [
-  { keys: 'Enter', does: 'start what is due' },
-  { keys: '1 to 6', does: 'start an exercise of that kind' },
-  { keys: 'Escape', does: 'out of a field, to the foot' },
-  { keys: 'B', does: 'bench' },
-  { keys: 'N', does: 'night and day' },
-  { keys: '?', does: 'these keys' },
-];
+const HELP = [{ keys: '1 to 6', does: 'start an exercise of that kind' }];
+const BACK = { href: '/', words: 'bench' };
 export const ASKS: { kind: PracticeKind; asks: string; minutes: number; skills: readonly string[] }[] = [
   {
     kind: FIND_IT,
     asks: 'Trace a hidden fault to its remedy on the real screens; what each decision cost is told afterwards.',
     minutes: 5,
-    skills: [
-      'halving a chain',
-      'two channels',
-      'shared supply',
-      'faults that come and go',
-      'cheap things first',
-      'when to stop looking',
-      'covers',
-      'powered and dead',
-    ],
+    skills: FIND_IT_SKILLS,
   },
   ...KINDS.map(({ id, asks, minutes, skills }) => ({ kind: id, asks, minutes, skills })),
 ];
@@ -89,7 +71,6 @@ export function Practice({
   units: UnitKnown[];
   now: string;
 }) {
-  const [keys, setKeys] = useState(false);
   const [coach, setCoach] = useState(false);
   const [two, setTwo] = useState(false);
   const [on, setOn] = useState('');
@@ -134,171 +115,155 @@ export function Practice({
     kind,
     ...(on ? { unit: on } : { made: { shape, size: Number(size) } }),
   });
-  useFocusNeverLost(toFoot);
-  useEscape(toFoot);
-  useKeys({
-    ...Object.fromEntries(ASKS.map((a, i) => [String(i + 1), () => void go(a.kind, chosen(a.kind))])),
-    b: () => window.location.assign('/'),
-    n: () => void toggleTheme(),
-    Enter: theOneAction,
-    Space: theNext,
-    '?': () => setKeys(true),
-    'Shift+?': () => setKeys(true),
-  });
+  const keys = Object.fromEntries(ASKS.map((a, i) => [String(i + 1), () => void go(a.kind, chosen(a.kind))]));
   return (
-    <Frame className="alone">
-      <Head
-        tag={<span className="tag mono">practice</span>}
-        title="Practice"
-        about="Simulated units, real rules, no harm"
-        onKeys={() => setKeys(true)}
-      >
-        <a href="/">Bench</a>
-      </Head>
-      <FootHost below={null}>
-        <main className="main" id="main" aria-label="Practice">
-          <div className="cols">
-            <div>
-              <section className="pad grid gap-3" aria-label="Exercises">
-                <div className="lead">
-                  <h2 className="headline text-[26px]!">Exercises</h2>
-                  <span className="note">nothing of them is counted, learned or billed</span>
-                </div>
-                <div className="grid grid-cols-[minmax(0,1.7fr)_minmax(0,1.2fr)_minmax(0,0.8fr)_minmax(0,1fr)] max-[760px]:grid-cols-2 gap-3 items-start *:min-w-0 [&_select]:w-full">
+    <PracticeFrame
+      title="Practice"
+      about="Simulated units, real rules, no harm"
+      label="Practice"
+      back={BACK}
+      help={HELP}
+      keys={keys}
+    >
+      <div className="cols">
+        <div>
+          <section className="pad grid gap-3" aria-label="Exercises">
+            <div className="lead">
+              <h2 className="headline text-[26px]!">Exercises</h2>
+              <span className="note">nothing of them is counted, learned or billed</span>
+            </div>
+            <div className="grid grid-cols-[minmax(0,1.7fr)_minmax(0,1.2fr)_minmax(0,0.8fr)_minmax(0,1fr)] max-[760px]:grid-cols-2 gap-3 items-start *:min-w-0 [&_select]:w-full">
+              <SelectField
+                label="On"
+                value={on}
+                onChange={(e) => setOn(e.target.value)}
+                className="min-w-[220px]"
+                data-key="find"
+              >
+                <option value="">a made-up unit</option>
+                {units.map((u) => (
+                  <option key={u.id} value={u.id}>
+                    {u.name}
+                    {u.place && `, ${u.place}`}
+                  </option>
+                ))}
+              </SelectField>
+              {on === '' && (
+                <>
                   <SelectField
-                    label="On"
-                    value={on}
-                    onChange={(e) => setOn(e.target.value)}
-                    className="min-w-[220px]"
-                    data-key="find"
+                    label="Built as"
+                    value={shape}
+                    onChange={(e) => setShape(e.target.value as Shape)}
                   >
-                    <option value="">a made-up unit</option>
-                    {units.map((u) => (
-                      <option key={u.id} value={u.id}>
-                        {u.name}
-                        {u.place && `, ${u.place}`}
+                    {SHAPES.map((x) => (
+                      <option key={x} value={x}>
+                        {x}
                       </option>
                     ))}
                   </SelectField>
-                  {on === '' && (
-                    <>
-                      <SelectField
-                        label="Built as"
-                        value={shape}
-                        onChange={(e) => setShape(e.target.value as Shape)}
-                      >
-                        {SHAPES.map((x) => (
-                          <option key={x} value={x}>
-                            {x}
-                          </option>
-                        ))}
-                      </SelectField>
-                      <TextField
-                        label="Elements"
-                        value={size}
-                        onChange={(e) => setSize(e.target.value)}
-                        inputMode="numeric"
-                        hint={`${FEWEST_ELEMENTS} to ${MOST_ELEMENTS}`}
-                        wrong={wrong?.where === 'size' ? wrong.reason : undefined}
-                      />
-                    </>
-                  )}
                   <TextField
-                    label="Seed"
-                    value={seed}
-                    onChange={(e) => setSeed(e.target.value)}
+                    label="Elements"
+                    value={size}
+                    onChange={(e) => setSize(e.target.value)}
                     inputMode="numeric"
-                    hint="the same one gives the same"
-                    wrong={wrong?.where === 'seed' ? wrong.reason : undefined}
+                    hint={`${FEWEST_ELEMENTS} to ${MOST_ELEMENTS}`}
+                    wrong={wrong?.where === 'size' ? wrong.reason : undefined}
                   />
-                  <label className="flex gap-2 items-center col-span-full">
-                    <input type="checkbox" checked={coach} onChange={(e) => setCoach(e.target.checked)} />
-                    coach: after each decision, the best there was
-                  </label>
-                  <label className="flex gap-2 items-center col-span-full">
-                    <input type="checkbox" checked={two} onChange={(e) => setTwo(e.target.checked)} />
-                    two faults at once: told afterwards, without a score
-                  </label>
-                </div>
-              </section>
-              <ol>
-                {ASKS.map((a, i) => (
+                </>
+              )}
+              <TextField
+                label="Seed"
+                value={seed}
+                onChange={(e) => setSeed(e.target.value)}
+                inputMode="numeric"
+                hint="the same one gives the same"
+                wrong={wrong?.where === 'seed' ? wrong.reason : undefined}
+              />
+              <label className="flex gap-2 items-center col-span-full">
+                <input type="checkbox" checked={coach} onChange={(e) => setCoach(e.target.checked)} />
+                coach: after each decision, the best there was
+              </label>
+              <label className="flex gap-2 items-center col-span-full">
+                <input type="checkbox" checked={two} onChange={(e) => setTwo(e.target.checked)} />
+                two faults at once: told afterwards, without a score
+              </label>
+            </div>
+          </section>
+          <ol>
+            {ASKS.map((a, i) => (
+              <li
+                key={a.kind}
+                className="grid grid-cols-[40px_minmax(0,1fr)_auto] gap-3 items-center border-t border-rule px-[14px] py-2"
+              >
+                <span className="big text-[22px]">{i + 1}</span>
+                <span className="leading-[1.25]">
+                  <b>{a.kind.replace(/^./, (c) => c.toUpperCase())}</b>{' '}
+                  <span className="note whitespace-nowrap">about {a.minutes}&nbsp;min</span>
+                  <span className="block text-[15px]">{a.asks}</span>
+                  {wrong?.where === a.kind && <Wrong>{wrong.reason}</Wrong>}
+                </span>
+                <Second onClick={() => go(a.kind, chosen(a.kind))} aria-label={`Start ${a.kind}`}>
+                  Start
+                </Second>
+              </li>
+            ))}
+          </ol>
+          {open.length > 0 && (
+            <section className="pad border-t border-rule-strong grid gap-2" aria-label="Broken off">
+              <h2 className="sec">Broken off</h2>
+              <ul>
+                {open.slice(0, 6).map((e) => (
                   <li
-                    key={a.kind}
-                    className="grid grid-cols-[40px_minmax(0,1fr)_auto] gap-3 items-center border-t border-rule px-[14px] py-2"
+                    key={e.id}
+                    className="flex justify-between gap-3 border-t border-rule py-1 items-center"
                   >
-                    <span className="big text-[22px]">{i + 1}</span>
-                    <span className="leading-[1.25]">
-                      <b>{a.kind.replace(/^./, (c) => c.toUpperCase())}</b>{' '}
-                      <span className="note whitespace-nowrap">about {a.minutes}&nbsp;min</span>
-                      <span className="block text-[15px]">{a.asks}</span>
-                      {wrong?.where === a.kind && <Wrong>{wrong.reason}</Wrong>}
+                    <span>
+                      {e.kind}, {e.unit}
                     </span>
-                    <Second onClick={() => go(a.kind, chosen(a.kind))} aria-label={`Start ${a.kind}`}>
-                      Start
-                    </Second>
+                    <a className="act-2 small" href={exercisePath(e)}>
+                      Go on
+                    </a>
                   </li>
                 ))}
-              </ol>
-              {open.length > 0 && (
-                <section className="pad border-t border-rule-strong grid gap-2" aria-label="Broken off">
-                  <h2 className="sec">Broken off</h2>
-                  <ul>
-                    {open.slice(0, 6).map((e) => (
-                      <li
-                        key={e.id}
-                        className="flex justify-between gap-3 border-t border-rule py-1 items-center"
-                      >
-                        <span>
-                          {e.kind}, {e.unit}
-                        </span>
-                        <a className="act-2 small" href={exercisePath(e)}>
-                          Go on
-                        </a>
-                      </li>
-                    ))}
-                  </ul>
-                </section>
-              )}
-              <BeforeVisit units={units} />
-            </div>
-            <section className="pad grid gap-4 content-start" aria-label="How it goes">
-              <Weakest stands={stands} />
-              {exercises.some((e) => e.endedAt) ? (
-                <>
-                  <Progress exercises={exercises} />
-                  <ComesBack stands={stands} now={now} />
-                  <p>
-                    <a href="/api/practice/progress.csv" download>
-                      All of it as CSV
-                    </a>
-                  </p>
-                </>
-              ) : (
-                <p className="note">
-                  Nothing is ended yet. After the first exercise this shows how each skill goes, and when it
-                  comes back.
-                </p>
-              )}
+              </ul>
             </section>
-          </div>
-          <Foot>
-            <span className="grid leading-[1.15]">
-              <b className="text-[18px]">Due now: {due.skill}</b>
-              <span className="note">{due.wanted.kind}</span>
-            </span>
-            <Action
-              keyName="Enter"
-              held={busy ? 'starting' : undefined}
-              onClick={() => go(due.wanted.kind, due.wanted)}
-            >
-              {busy ? 'Starting' : 'Start it'}
-            </Action>
-          </Foot>
-        </main>
-      </FootHost>
-      <KeysDialog open={keys} onClose={() => setKeys(false)} help={HELP} />
-    </Frame>
+          )}
+          <BeforeVisit units={units} />
+        </div>
+        <section className="pad grid gap-4 content-start" aria-label="How it goes">
+          <Weakest stands={stands} />
+          {exercises.some((e) => e.endedAt) ? (
+            <>
+              <Progress exercises={exercises} />
+              <ComesBack stands={stands} now={now} />
+              <p>
+                <a href="/api/practice/progress.csv" download>
+                  All of it as CSV
+                </a>
+              </p>
+            </>
+          ) : (
+            <p className="note">
+              Nothing is ended yet. After the first exercise this shows how each skill goes, and when it comes
+              back.
+            </p>
+          )}
+        </section>
+      </div>
+      <Foot>
+        <span className="grid leading-[1.15]">
+          <b className="text-[18px]">Due now: {due.skill}</b>
+          <span className="note">{due.wanted.kind}</span>
+        </span>
+        <Action
+          keyName="Enter"
+          held={busy ? 'starting' : undefined}
+          onClick={() => go(due.wanted.kind, due.wanted)}
+        >
+          {busy ? 'Starting' : 'Start it'}
+        </Action>
+      </Foot>
+    </PracticeFrame>
   );
 }
 

@@ -1,10 +1,10 @@
 import { useMemo, useState } from 'react';
 import {
+  entryOf,
   handHeldBy,
   type JobState,
   type PracticeAct,
   practiceMinutes,
-  practised,
   traceRequest,
 } from '../../core/job';
 import { suspicion } from '../../core/trace';
@@ -162,23 +162,8 @@ function DoIt({ act, check, onDone }: { act: PracticeAct; check: MapCheck | unde
     });
   };
   const go = () => {
-    const said = practised(job, act);
-    if ('mended' in said && 'tried' in act) {
-      const refused = record('remedy.practised', {
-        element: act.element,
-        remedy: act.tried,
-        mended: said.mended,
-      });
-      return refused ? setWrong(refused.reason) : onDone();
-    }
-    if (!check || 'mended' in said) return;
-    const refused = record('check.recorded', {
-      check: check.id,
-      ...('reading' in said
-        ? { reading: said.reading, source: 'meter' }
-        : { outcome: said.outcome, source: 'eye' }),
-      ...(check.leaves ? { leaves: check.leaves } : {}),
-    });
+    const { type, ...payload } = entryOf(job, act);
+    const refused = record(type, payload as never);
     return refused ? setWrong(refused.reason) : onDone();
   };
   const covered = check ?? { title, trace: { id: '', minutes: 1, needs: needs ?? [] } };
