@@ -5,7 +5,7 @@ export { type HiddenFault, hide, type Wish } from './hide';
 export { type Exercise, FIND_IT, type PracticeKind } from './kept';
 export type { FitsQuestion } from './kinds/fits';
 export type { MissingQuestion } from './kinds/missing';
-export type { PlugsBackAnswer, PlugsBackQuestion } from './kinds/plugs-back';
+export { endsABoard, type PlugsBackAnswer, type PlugsBackQuestion } from './kinds/plugs-back';
 export type { ReadingQuestion } from './kinds/quick-reading';
 export type { WayBackQuestion } from './kinds/way-back';
 export { FEWEST_ELEMENTS, MOST_ELEMENTS, madeUnit, SHAPES, type Shape } from './made-unit';

@@ -11,6 +11,7 @@ import { mixups } from '../mixups';
 import { Refusal } from '../refusal';
 import { deriveChecks, describeUnit, type UnitMap, validateMap } from '../unit';
 import {
+  endsABoard,
   gradeOf,
   heldAt,
   hide,
@@ -307,6 +308,20 @@ describe('every kind of exercise', () => {
           expect(wrong.score).toBeCloseTo(1 / (1 + turned.severity), 12);
           expect(wrong.lines.find((l) => l.text.startsWith(`${turned.plug} into`))?.why).toBe(turned.why);
         }
+        // A mating that would end a board stops it there, with the rest hanging loose.
+        const fatal = risks.find((r) => r.severity === 3 && r.how !== 'shifted');
+        if (fatal) {
+          const at = { plug: fatal.plug, header: fatal.header, turned: fatal.how === 'reversed' };
+          expect(endsABoard(question, at)).toBe(true);
+          const stopped = judgeAnswer('plugs back', map, seed, {
+            labels,
+            marks: orientationMarks,
+            placed: [at],
+          });
+          expect(stopped.score).toBeLessThanOrEqual(0.25);
+          expect(stopped.remember).toContain('ends a board');
+        }
+        expect(home.some((x) => endsABoard(question, x))).toBe(false);
         const first = home[0] as (typeof home)[number];
         const placed = (list: object[]) =>
           refusal(() => judgeAnswer('plugs back', map, seed, { labels, marks: [], placed: list }));
@@ -337,6 +352,7 @@ describe('every kind of exercise', () => {
     // Packs and boards, fitting and not, in several ways.
     expect(kinds.size).toBeGreaterThan(6);
     expect(kinds).toContain('pack: null');
+    expect([...kinds].some((k) => /^cable: contact/.test(k))).toBe(true);
     expect(refusal(() => judgeAnswer('fits, or not', described(), 1, { line: 'taste' }))).toContain(
       'no line',
     );

@@ -15,6 +15,7 @@ export const SKILLS = [
   'labels',
   'fit of a pack',
   'fit of a board',
+  'fit of a cable',
   'bands',
   'levels',
   'rest voltage',

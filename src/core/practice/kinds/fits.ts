@@ -1,7 +1,9 @@
 import { type BoardSheet, boardFit } from '../../board';
 import { type BatterySheet, batteryFit } from '../../fit';
+import { flatCable } from '../../flat-cable';
 import { demand, Refusal } from '../../refusal';
 import { closed, Name, Type } from '../../schema/words';
+import { flatFlexCount } from '../../sums/cables/counts';
 import { drawing } from '../draw';
 import { exercise } from '../exercise';
 
@@ -15,7 +17,7 @@ interface Line {
 
 /** Something to compare: two sheets, and what judges them. */
 interface Pair<S> {
-  what: 'pack' | 'board';
+  what: 'pack' | 'board' | 'cable';
   sheets: S[];
   /** one change each: most make one line fail, some none */
   changes: ((s: S) => S)[];
@@ -147,7 +149,74 @@ const BOARDS: Pair<BoardSheet> = {
   },
   judge: (old, fresh) => boardFit({ old, new: fresh, supplyVolts: 12 }).lines,
 };
-const PAIRS = [PACKS, BOARDS] as unknown as Pair<object>[];
+/** A flat cable between two headers, as it lies on the bench. */
+interface CableSheet {
+  widthMm: number;
+  pitchMm: number;
+  /** contacts on the same face at both ends, or on opposite faces */
+  faces: 'same' | 'opposite';
+  lengthMm: number;
+  /** where the contacts of its two headers are */
+  a: 'up' | 'down';
+  b: 'up' | 'down';
+}
+const countOf = ({ widthMm, pitchMm }: CableSheet): number =>
+  Number(flatFlexCount.compute({ widthMm, pitchMm }).values.contacts);
+
+/** One line of two flat cables, by the sheet of flat cables. */
+function cableLines(old: CableSheet, fresh: CableSheet): Line[] {
+  const { a, b } = old;
+  const faces = flatCable({ cable: fresh.faces, a, b });
+  const [was, is] = [countOf(old), countOf(fresh)];
+  const counted = flatCable({ cable: old.faces, a, b, contacts: { cable: is, a: was, b: was } });
+  const length = batteryFit({ old: { leadMm: old.lengthMm }, new: { leadMm: fresh.lengthMm } }).lines.find(
+    (l) => l.line === 'lead',
+  );
+  const words = (s: CableSheet) => `${s.faces === 'same' ? 'same face' : 'opposite faces'}`;
+  const size = (s: CableSheet) => `${s.widthMm} mm wide, pitch ${s.pitchMm} mm`;
+  return [
+    {
+      line: 'contact faces',
+      verdict: faces.fits ? 'pass' : 'fail',
+      old: `headers ${a} and ${b}`,
+      new: words(fresh),
+      why: faces.why,
+    },
+    {
+      line: 'contacts',
+      verdict: counted.fits ? 'pass' : 'fail',
+      old: size(old),
+      new: size(fresh),
+      why: counted.why,
+    },
+    {
+      line: 'length',
+      verdict: length?.verdict ?? 'pass',
+      old: `${old.lengthMm} mm`,
+      new: `${fresh.lengthMm} mm`,
+      why: length?.why ?? '',
+    },
+  ];
+}
+
+/** Flat cables as they are exchanged; made up. */
+const CABLES: Pair<CableSheet> = {
+  what: 'cable',
+  sheets: [
+    { widthMm: 20.5, pitchMm: 0.5, faces: 'same', lengthMm: 100, a: 'up', b: 'up' },
+    { widthMm: 17, pitchMm: 1, faces: 'opposite', lengthMm: 150, a: 'up', b: 'down' },
+  ],
+  changes: [
+    (s) => s,
+    (s) => ({ ...s, lengthMm: s.lengthMm + 20 }),
+    (s) => ({ ...s, faces: s.faces === 'same' ? 'opposite' : 'same' }),
+    (s) => ({ ...s, widthMm: s.widthMm + 2 * s.pitchMm }),
+    (s) => ({ ...s, pitchMm: s.pitchMm * 2 }),
+  ],
+  says: () => null,
+  judge: cableLines,
+};
+const PAIRS = [PACKS, BOARDS, CABLES] as unknown as Pair<object>[];
 
 export interface FitsQuestion {
   what: Pair<object>['what'];
@@ -166,7 +235,7 @@ export const fits = exercise({
   id: 'fits, or not',
   asks: 'Two sheets side by side: point to the line that does not fit, or say that all do.',
   minutes: 1,
-  skills: ['fit of a pack', 'fit of a board'],
+  skills: ['fit of a pack', 'fit of a board', 'fit of a cable'],
   make(_map, seed): FitsQuestion {
     const draw = drawing(seed, 'fits, or not');
     for (let k = 0; k < TRIES; k++) {
@@ -188,7 +257,7 @@ export const fits = exercise({
     }
     throw new Refusal('no two sheets were found that differ in one line', '/seed');
   },
-  practises: ({ what }) => [what === 'pack' ? 'fit of a pack' : 'fit of a board'],
+  practises: ({ what }) => [`fit of a ${what}`],
   answer: closed({ line: Type.Union([Name, Type.Null()]) }),
   judge(question, { line }: { line: string | null }) {
     demand(

@@ -85,6 +85,17 @@ function mated(
   };
 }
 
+/**
+ * Whether a mating would end a board: the exercise stops there, before the power comes on.
+ *
+ * @param question as it was made
+ * @param at a plug in a header
+ * @returns true for a mating of severity 3
+ * @example endsABoard(question, { plug: 'L1', header: 'X2', turned: false })
+ */
+export const endsABoard = (question: PlugsBackQuestion, at: PlugsBackAnswer['placed'][number]): boolean =>
+  mated(mixups({ plugs: question.plugs, headers: question.headers }), question, at).severity === 3;
+
 /** Labels first, then everything is out: every plug home, the right way round. */
 export const plugsBack = exercise({
   id: 'plugs back',
@@ -135,10 +146,12 @@ export const plugsBack = exercise({
         `/placed/${i}`,
       );
     });
-    const out = plugs.filter((p) => !placed.some((x) => x.plug === p.id));
-    demand(out.length === 0, `${out.map((p) => p.id).join(', ')} hang loose still`, '/placed');
     const answer = mixups({ plugs, headers });
     const matings = placed.map((x) => mated(answer, question, x));
+    const out = plugs.filter((p) => !placed.some((x) => x.plug === p.id));
+    // What would end a board ends the exercise, whatever hangs loose still.
+    const ended = matings.some((m) => m.severity === 3);
+    demand(ended || out.length === 0, `${out.map((p) => p.id).join(', ')} hang loose still`, '/placed');
     const harm = matings.reduce((sum, m) => sum + m.severity, 0);
     const left = untold(answer, plugs, labels, marks);
     const spare =

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { PlugsBackAnswer, PlugsBackQuestion } from '../../../core/practice';
+import { endsABoard, type PlugsBackAnswer, type PlugsBackQuestion } from '../../../core/practice';
 import { Action, Second } from '../../../ui/Action';
 import { Foot } from '../../../ui/Foot';
 import { HeaderBoard } from './HeaderBoard';
@@ -94,8 +94,12 @@ function AllOut({
   const free = question.headers.filter((h) => !placed.some((x) => x.header === h.id));
   const put = (header: string, turned: boolean) => {
     if (!held) return;
-    onAnswer({ ...answer, placed: [...placed, { plug: held, header, turned }] });
+    const now = { plug: held, header, turned };
+    const so = { ...answer, placed: [...placed, now] };
     setHand(null);
+    // Stopped at once: with the power on that would have ended a board.
+    if (endsABoard(question, now)) onDone(so);
+    else onAnswer(so);
   };
   // What lies there has no name on it unless it was labelled: only what it looks like.
   const named = (id: string) =>
