@@ -189,6 +189,22 @@ test('what is missing, and fits or not, by key alone, taken up again on another 
   await expect(page.getByText('Score 100 %')).toBeVisible();
 });
 
+test('a quick reading by one key', async ({ page, demo }) => {
+  await begin(page, demo.url, 6);
+  const { options } = questionOf<ReadingQuestion>('quick reading');
+  const { value } = rightOf(
+    'quick reading',
+    options.map((o) => ({ value: o })),
+  );
+  await page.keyboard.press('asdf'[options.indexOf(value)] ?? '');
+  await expect(page.getByText('Score 100 %')).toBeVisible();
+  // Another one, by the one action.
+  const before = page.url();
+  await byKey(page).foot();
+  await page.waitForURL((url) => url.href !== before);
+  await expect(page.getByRole('heading', { name: /\?$/ })).toBeVisible();
+});
+
 test('the way back, laid by key alone: what would be closed over is named', async ({ page, demo }) => {
   await begin(page, demo.url, 4);
   const hand = byKey(page);
