@@ -254,6 +254,9 @@ test('bad input is answered where it was typed, and nothing is lost', async ({ p
   await page.getByLabel('Elements').fill('99');
   await page.getByRole('button', { name: 'Start find it' }).click();
   await expect(page.getByText('a made-up unit has 4 to 40 elements, not 99')).toBeVisible();
+  await page.getByLabel('Elements').fill('abc');
+  await page.getByRole('button', { name: 'Start find it' }).click();
+  await expect(page.getByText('how many: a whole number from 4 to 40, not “abc”')).toBeVisible();
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations).toEqual([]);
 });

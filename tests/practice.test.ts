@@ -5,7 +5,8 @@ import Papa from 'papaparse';
 import { ulid } from 'ulid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { entryOf, fold, judge, type PracticeAct, summarise } from '../src/core/job';
-import type { Exercise, PracticeKind } from '../src/core/practice';
+import { type Exercise, madeUnit, type PracticeKind } from '../src/core/practice';
+import { quickReading } from '../src/core/practice/kinds/quick-reading';
 import { type Database, openDatabase } from '../src/data/database';
 import { exercisesOf } from '../src/data/exercises';
 import {
@@ -64,8 +65,13 @@ const refused = (work: Promise<unknown>): Promise<Problem> =>
 const state = async (e: Exercise) => fold(await eventsOf(db.read, e.job ?? '')).state;
 /** Does an act of a run as the unit answers it. */
 async function act(e: Exercise, what: PracticeAct) {
-  const told = entryOf(await state(e), what);
-  const { events } = await postEvents(db, e.job ?? '', [{ id: ulid(), at, by: 'Ines', ...told } as never], 0);
+  const { type, payload } = entryOf(await state(e), what);
+  const { events } = await postEvents(
+    db,
+    e.job ?? '',
+    [{ id: ulid(), at, by: 'Ines', type, ...payload } as never],
+    0,
+  );
   return events.at(-1);
 }
 
@@ -178,6 +184,17 @@ describe('an exercise on a sheet of its own', () => {
     expect(again.judged?.score).toBe(judged.judged?.score);
   });
 
+  it('ended on two devices at once is ended once', async () => {
+    const e = await begin('quick reading', { seed: 2 });
+    const { options } = quickReading.make(madeUnit('chain', 8, 2), 2);
+    const ends = await Promise.all(
+      options.slice(0, 2).map((value) => keepExercise(db, e.id, { at, done: true, answer: { value } }, null)),
+    );
+    expect(ends[0]?.exercise.answer).toEqual(ends[1]?.exercise.answer);
+    expect(ends[0]?.judged).toEqual(ends[1]?.judged);
+    expect(ends[0]?.exercise.score).toBe(ends[0]?.judged?.score);
+  });
+
   it('says in words what cannot be', async () => {
     expect((await refused(begin('plugs back', { unit: ulid() }))).status).toBe(404);
     expect(await refused(begin('find it', { made: { shape: 'chain', size: 99 } }))).toMatchObject({
@@ -204,7 +221,7 @@ describe('an exercise on a sheet of its own', () => {
     const rows = Papa.parse<Record<string, string>>(progressCsv(await exercisesOf(db.read, '')), {
       header: true,
     }).data;
-    expect(rows.map((r) => r.kind)).toEqual(['find it', 'fits, or not']);
+    expect(rows.map((r) => r.kind)).toEqual(['find it', 'fits, or not', 'quick reading']);
     expect(rows[0]).toMatchObject({
       score_percent: '80',
       minutes: '20',

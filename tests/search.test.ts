@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { sql } from 'drizzle-orm';
 import fc from 'fast-check';
 import { ulid } from 'ulid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -141,6 +142,16 @@ describe('finding things', () => {
       null,
     );
     expect(await found('practice')).toEqual([]);
+    expect(
+      (
+        await db.read
+          .select({ n: sql<number>`count(*)` })
+          .from(sql`search`)
+          .where(sql`search match '"practice"*'`)
+      )[0]?.n,
+    ).toBe(0);
+    // Nor are answers and patterns, which every job has.
+    for (const word of ['always', 'ok', 'bad']) expect(await found(word)).toEqual([]);
   });
   it('the same after the index was filled anew, and after a start without one', async () => {
     const before = await Promise.all(['ribbon', 'loop', 'moth', 'booth', 'tag:J'].map(found));

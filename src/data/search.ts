@@ -30,6 +30,14 @@ export async function indexEvents(db: Handle, job: string, events: JobEvent[]): 
     const body = searchText(e);
     return body ? [{ body, ref: job, event: e.id, kind: 'job' as const }] : [];
   });
+  if (rows.length) {
+    const [of] = await db
+      .select({ practice: sql<unknown>`json_extract(${jobs.summary}, '$.practice')` })
+      .from(jobs)
+      .where(eq(jobs.id, job));
+    // Nothing of a simulated unit is found.
+    if (of?.practice) return;
+  }
   for (let i = 0; i < rows.length; i += 100) await db.insert(search).values(rows.slice(i, i + 100));
   for (const e of events) if (e.type === 'undone') await takeBack(db, e.event, events);
 }

@@ -79,7 +79,8 @@ function does(
         text: `lift ${a.name}`,
         item: { kind: 'part', name: a.name, count: 1, place: { kind: 'shelf' } },
       });
-  return next(r, entryOf(r.state, act));
+  const { type, payload } = entryOf(r.state, act);
+  return next(r, { type, ...payload });
 }
 
 function run({ daysAgo, shape, size, seed, sure }: (typeof RUNS)[number], now: Date): DemoExercise {

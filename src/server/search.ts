@@ -1,17 +1,7 @@
-import { readQuery } from '../core/search';
+import { type Found, readQuery } from '../core/search';
 import type { Handle } from '../data/database';
 import { summariesById, summariesByTag } from '../data/jobs';
 import { findHits, unitNames } from '../data/search';
-
-/** Something that was found, as a list shows it. */
-export interface Found {
-  kind: 'job' | 'unit';
-  id: string;
-  title: string;
-  about: string;
-  /** the words that were found, in their place */
-  where: string;
-}
 
 /**
  * Jobs and units by any words of theirs; nothing that is typed is an error.

@@ -43,7 +43,10 @@ const opened = (map: UnitMap, seed: number, practice = true): JobRecord => {
   return then(r, { type: 'intake.recorded', ...intake });
 };
 /** Does an act as the unit answers it. */
-const does = (r: JobRecord, act: PracticeAct): JobRecord => then(r, entryOf(r.state, act));
+const does = (r: JobRecord, act: PracticeAct): JobRecord => {
+  const { type, payload } = entryOf(r.state, act);
+  return then(r, { type, ...payload });
+};
 const refusal = (f: () => unknown): string => {
   try {
     f();
@@ -70,7 +73,7 @@ describe('a practice job', () => {
           if (r.state.practiceOver) break;
           const list = outside(r);
           const act = list[die % list.length] as PracticeAct;
-          const cost = practiceMinutes(r.state, act);
+          const cost = practiceMinutes(r.state, list)[die % list.length] as number;
           const before = practiceClock(r.state).total;
           r = does(r, act);
           expect(practiceClock(r.state).total).toBeCloseTo(before + cost, 9);
@@ -122,6 +125,13 @@ describe('a practice job', () => {
     expect(refusal(() => then(r, { type: 'practice.ended', how: 'mended' }))).toContain('still there');
     const left = then(r, { type: 'practice.ended', how: 'left' });
     expect(left.state.practiceOver?.how).toBe('left');
+  });
+
+  it('is taken in once: what it comes in with belongs to what it hides', () => {
+    const r = opened(hearingLoop, 4);
+    const again = { type: 'intake.recorded', function: 'right', symptom: 'hum', pattern: 'rarely', keep: [] };
+    expect(refusal(() => then(r, again))).toBe('a practice unit is taken in already');
+    expect(refusal(() => then(opened(hearingLoop, 4, false), again))).toBe('taken');
   });
 
   it('is held by the gates of a real job', () => {

@@ -1,6 +1,7 @@
 import { demand } from '../refusal';
 import type { Chosen, Decision } from '../regret';
 import {
+  minutesNow,
   played,
   type SimulatedAct,
   type SimulatedAnswer,
@@ -87,8 +88,8 @@ export function practised(state: JobState, act: PracticeAct): SimulatedAnswer {
 
 /** An act with the unit’s answer, as it is recorded. */
 export type Practised =
-  | ({ type: 'check.recorded' } & Payload<'check.recorded'>)
-  | ({ type: 'remedy.practised' } & Payload<'remedy.practised'>);
+  | { type: 'check.recorded'; payload: Payload<'check.recorded'> }
+  | { type: 'remedy.practised'; payload: Payload<'remedy.practised'> };
 
 /**
  * The entry of one more act, with what the unit answers to it.
@@ -97,24 +98,24 @@ export type Practised =
  * @param act the check or the remedy
  * @returns the entry, to be recorded
  * @throws Refusal as {@link practised} does
- * @example entryOf(state, { check: 'tap:TP1' }) // { type: 'check.recorded', check: 'tap:TP1', reading: 3.312, source: 'meter' }
+ * @example entryOf(state, { check: 'tap:TP1' }) // { type: 'check.recorded', payload: { check: 'tap:TP1', reading: 3.312, source: 'meter' } }
  */
 export function entryOf(state: JobState, act: PracticeAct): Practised {
   const said = practised(state, act);
   if ('tried' in act)
     return {
       type: 'remedy.practised',
-      element: act.element,
-      remedy: act.tried,
-      mended: 'mended' in said && said.mended,
+      payload: { element: act.element, remedy: act.tried, mended: 'mended' in said && said.mended },
     };
   const leaves = deriveChecks(state.map).find((c) => c.id === act.check)?.leaves;
   return {
     type: 'check.recorded',
-    check: act.check,
-    ...('reading' in said ? { reading: said.reading, source: 'meter' } : { source: 'eye' }),
-    ...('outcome' in said ? { outcome: said.outcome } : {}),
-    ...(leaves ? { leaves } : {}),
+    payload: {
+      check: act.check,
+      ...('reading' in said ? { reading: said.reading, source: 'meter' } : { source: 'eye' }),
+      ...('outcome' in said ? { outcome: said.outcome } : {}),
+      ...(leaves ? { leaves } : {}),
+    },
   };
 }
 
@@ -135,11 +136,23 @@ export function practiceClock(state: JobState): { minutes: number[]; total: numb
   return { minutes, total: totalMinutes };
 }
 
-/** Minutes that one more act would take now, opening and power included. */
-export function practiceMinutes(state: JobState, act: PracticeAct): number {
-  const acts = [...actsOf(state).map((a) => a.act), act];
-  return played(simulated(state, acts)).answer.minutes.at(-1) as number;
-}
+/**
+ * Minutes that each of some acts would take now, opening and power included.
+ *
+ * @param state a practice job that has been taken in
+ * @param acts each on its own, as the next one
+ * @returns minutes, in the order of the acts
+ * @throws Refusal when an act is not known on this unit
+ * @example practiceMinutes(state, [{ check: 'tap:TP1' }]) // [2]
+ */
+export const practiceMinutes = (state: JobState, acts: PracticeAct[]): number[] =>
+  minutesNow(
+    simulated(
+      state,
+      actsOf(state).map((a) => a.act),
+    ),
+    acts,
+  );
 
 /** One decision of a run: the unit as it stood, and what was chosen. */
 export interface Decided {

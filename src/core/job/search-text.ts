@@ -28,10 +28,16 @@ const NO_WORDS: ReadonlySet<string> = new Set([
   'source',
   'function',
   'alsoFails',
+  'aim',
+  'pattern',
+  'check',
+  'must',
 ]);
+/** Answers that nearly every job has. */
+const EVERYWHERE: ReadonlySet<string> = new Set(['ok', 'bad']);
 
 function wordsIn(value: unknown): string[] {
-  if (typeof value === 'string') return [value];
+  if (typeof value === 'string') return EVERYWHERE.has(value) ? [] : [value];
   if (Array.isArray(value)) return value.flatMap(wordsIn);
   if (value && typeof value === 'object')
     return Object.entries(value).flatMap(([k, v]) => (NO_WORDS.has(k) ? [] : wordsIn(v)));

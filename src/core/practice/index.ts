@@ -2,7 +2,7 @@ export { drawing } from './draw';
 export { gradeOf, type Practised, type SkillStands, skillsOf, weakest } from './due';
 export type { ExerciseKind, Judged, JudgedLine } from './exercise';
 export { type HiddenFault, hide, type Wish } from './hide';
-export { type Exercise, FIND_IT, type PracticeKind } from './kept';
+export { type Exercise, FIND_IT, type PracticeKind, type Wanted } from './kept';
 export type { FitsQuestion } from './kinds/fits';
 export type { MissingQuestion } from './kinds/missing';
 export { endsABoard, type PlugsBackAnswer, type PlugsBackQuestion } from './kinds/plugs-back';

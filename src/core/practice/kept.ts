@@ -1,3 +1,4 @@
+import type { Shape } from './made-unit';
 import type { KindId } from './registry';
 import type { Skill } from './skills';
 
@@ -36,4 +37,23 @@ export interface Exercise {
   from?: { exercise: string; decisions: number };
   /** ended, and not counted: played again knowing what is hidden */
   again?: true;
+}
+
+/** What is to be practised, and on what. */
+export interface Wanted {
+  kind: PracticeKind;
+  /** a unit on the map */
+  unit?: string;
+  /** or one that is made up */
+  made?: { shape: Shape; size: number };
+  /** a whole number; drawn where it is not given */
+  seed?: number;
+  /** after every decision the best there was is told */
+  coach?: boolean;
+  /** the element whose fault is looked for; drawn by weight where it is not given */
+  element?: string;
+  /** the one that fails most often by the map */
+  likeliest?: boolean;
+  /** how many faults at once */
+  faults?: 1 | 2;
 }

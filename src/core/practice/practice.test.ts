@@ -279,6 +279,21 @@ describe('every kind of exercise', () => {
       }),
       { numRuns: 20 },
     );
+    // What somebody wrote down as several, and not counted, can be laid; what cannot come off twice is said at once.
+    const moves = ['several x M3x8 PH1 cover > cup 1', 'lift cover', 'unplug W1', 'lift A1'].map(
+      (text, i) => ({
+        id: `m${i}`,
+        text,
+        tool: null,
+        sideUp: null,
+        minutes: 1,
+        ...(i ? { after: [`m${i - 1}`] } : {}),
+      }),
+    );
+    const written = { ...described(), moves };
+    expect(judgeAnswer('way back', written, 1, { order: ['m3', 'm2', 'm1', 'm0'] }).score).toBe(1);
+    const twice = { ...written, moves: [...moves, { ...(moves[2] as (typeof moves)[0]), id: 'm4' }] };
+    expect(refusal(() => made('way back', twice, 1))).toContain('off already');
     const lid = judgeAnswer('way back', described(), 3, {
       order: tearDown(described(), 3)
         .map((m) => m.id)

@@ -1,4 +1,4 @@
-import { EVENT_KINDS, type JobEvent, type JobRecord, judge, namesOf } from '../job';
+import { inWords, type JobEvent, type JobRecord, judge, namesOf } from '../job';
 import { owed, proofsOf, readLine, wayBack } from '../ledger';
 import { demand, Refusal } from '../refusal';
 import type { Hazard, UnitMap } from '../unit';
@@ -65,17 +65,10 @@ class Player {
       }
       throw error;
     }
-    if (part) this.lines.push({ event, words: wordsOf(event, before), part });
+    if (part) this.lines.push({ event, words: inWords(event, before), part });
     else this.start.push(event);
     return null;
   }
-}
-
-function wordsOf(event: JobEvent, state: JobRecord['state']): string {
-  const kind = EVENT_KINDS[event.type as keyof typeof EVENT_KINDS] as unknown as {
-    says(payload: unknown, state: JobRecord['state']): string;
-  };
-  return kind.says(event, state);
 }
 
 const gateOf = (h: Hazard): Told => ({

@@ -5,4 +5,4 @@ export { recipeMove } from './matched';
 export { recipeOf, toolOf } from './recipe';
 export { type Doing, overlapped, type Spent, spend } from './spend';
 export { type WayHome, wayHome } from './way-home';
-export { FLIP_MINUTES, TOOL_MINUTES, type WayIn, wayIn } from './way-in';
+export { FLIP_MINUTES, minutesOf, TOOL_MINUTES, type WayIn, wayIn } from './way-in';

@@ -42,7 +42,10 @@ function doneMoves(state: JobState, moves: MapMove[]): string[] {
 }
 
 /** Minutes of a list of moves done one after the other, changes of tool and flips counted. */
-function minutesOf(list: MapMove[], start: { tool: string | null; sideUp: string | null }): number {
+export function minutesOf(
+  list: Pick<MapMove, 'minutes' | 'tool' | 'sideUp'>[],
+  start: { tool: string | null; sideUp: string | null },
+): number {
   let { tool, sideUp } = start;
   let sum = 0;
   for (const m of list) {

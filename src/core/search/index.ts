@@ -1,1 +1,2 @@
+export type { Found } from './found';
 export { type Asked, readQuery } from './query';

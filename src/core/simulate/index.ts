@@ -1,3 +1,3 @@
 export { stream } from './chance';
-export { played, type Stood, simulate } from './simulate';
+export { minutesNow, played, type Stood, simulate } from './simulate';
 export type * from './types';

@@ -1,10 +1,31 @@
 import { demand } from '../refusal';
 import { practised } from '../regret';
-import { type Expect, type Model, openMinutes, PATTERN_Q, type Power, powerMinutes } from '../trace';
+import {
+  type Expect,
+  type Model,
+  openMinutes,
+  PATTERN_Q,
+  type Power,
+  powerMinutes,
+  type Step,
+} from '../trace';
 import { normal, stream } from './chance';
 import type { SimulateAnswer, SimulatedAct, SimulatedAnswer, SimulateRequest } from './types';
 
 const MOST_HIDDEN = 2;
+
+/** What an act is done on, and what it takes. */
+interface Toll {
+  /** of the check or the element */
+  index: number;
+  /** minutes of the act itself */
+  own: number;
+  /** access that it needs */
+  closure: number[];
+  wanted: Power | undefined;
+  /** the rung, for a remedy */
+  step?: Step;
+}
 
 /** The unit with what is wrong with it, and how far the work on it has come. */
 class Unit {
@@ -34,36 +55,70 @@ class Unit {
     return stream(this.request.seed, ...what, n);
   }
 
-  /** Minutes of what an act opens and of the power it changes; both are so from then on. */
-  private ready(closure: number[], wanted: Power | undefined): number {
-    const minutes =
-      openMinutes(this.model, this.opened, closure) + powerMinutes(this.model, this.power, wanted);
-    for (const a of closure) this.opened[a] = true;
-    this.power = wanted ?? this.power;
-    return minutes;
+  /** What an act is done on and with: its own minutes, what it opens, the power it wants. */
+  private toll(act: SimulatedAct, path: string): Toll {
+    const { model, request } = this;
+    if ('check' in act) {
+      const index = model.checkOf.get(act.check);
+      demand(index !== undefined, `check “${act.check}” is not known`, `${path}/check`);
+      const check = request.checks[index] as SimulateRequest['checks'][number];
+      return {
+        index,
+        own: check.minutes,
+        closure: model.checkAccess[index] as number[],
+        wanted: check.power,
+      };
+    }
+    const id = 'tried' in act ? act.element : act.repaired;
+    const index = model.indexOf.get(id);
+    demand(
+      index !== undefined,
+      `element “${id}” is not known`,
+      `${path}/${'tried' in act ? 'element' : 'repaired'}`,
+    );
+    const element = model.request.elements[index];
+    const ladder = model.ladders[index] as Model['ladders'][number];
+    const step = 'tried' in act ? ladder.find((s) => s.id === act.tried) : ladder.at(-1);
+    demand(step, `“${id}” has no remedy “${'tried' in act ? act.tried : ''}”`, `${path}/tried`);
+    const own = 'tried' in act ? step.minutes : (element?.repairMinutes ?? step.minutes);
+    return { index, own, closure: model.elementAccess[index] as number[], wanted: element?.power, step };
   }
 
-  check(id: string, path: string): { answer: SimulatedAnswer; minutes: number } {
-    const { model, request } = this;
-    const c = model.checkOf.get(id);
-    demand(c !== undefined, `check “${id}” is not known`, path);
-    const check = request.checks[c] as SimulateRequest['checks'][number];
-    const minutes = check.minutes + this.ready(model.checkAccess[c] as number[], check.power);
+  private charged({ own, closure, wanted }: Toll): number {
+    return own + openMinutes(this.model, this.opened, closure) + powerMinutes(this.model, this.power, wanted);
+  }
+
+  /** Minutes that an act would take now. */
+  minutes(act: SimulatedAct, path: string): number {
+    return this.charged(this.toll(act, path));
+  }
+
+  /** Does an act: what it opens is open from then on, and the power as it wanted it. */
+  does(act: SimulatedAct, path: string): { answer: SimulatedAnswer; minutes: number } {
+    const toll = this.toll(act, path);
+    const minutes = this.charged(toll);
+    for (const a of toll.closure) this.opened[a] = true;
+    this.power = toll.wanted ?? this.power;
+    return {
+      answer: 'check' in act ? this.answered(act.check, toll.index) : this.remedied(act, toll),
+      minutes,
+    };
+  }
+
+  private answered(id: string, c: number): SimulatedAnswer {
+    const { expect } = this.request.checks[c] as SimulateRequest['checks'][number];
     const chances = this.chances(c);
     const next = this.roll('check', id);
     const drawn = next();
-    if (check.expect) {
-      const bad = drawn < (chances[0] as number);
-      return { answer: { reading: readingOf(check.expect, bad, next) }, minutes };
-    }
+    if (expect) return { reading: readingOf(expect, drawn < (chances[0] as number), next) };
     let left = drawn;
-    const answers = model.tables[c]?.answers ?? [];
+    const answers = this.model.tables[c]?.answers ?? [];
     // The last answer takes what rounding leaves.
     const said = answers.find((_, a) => {
       left -= chances[a] as number;
       return left < 0;
     });
-    return { answer: { outcome: said ?? (answers.at(-1) as string) }, minutes };
+    return { outcome: said ?? (answers.at(-1) as string) };
   }
 
   /** Chance of each answer of a check, as `trace` has it, with what is broken now. */
@@ -79,23 +134,11 @@ class Unit {
     );
   }
 
-  mend(id: string, remedy: string | null, path: string): { answer: SimulatedAnswer; minutes: number } {
-    const { model } = this;
-    const e = model.indexOf.get(id);
-    demand(
-      e !== undefined,
-      `element “${id}” is not known`,
-      remedy === null ? `${path}/repaired` : `${path}/element`,
-    );
-    const element = model.request.elements[e];
-    const ladder = model.ladders[e] as Model['ladders'][number];
-    const step = remedy === null ? ladder.at(-1) : ladder.find((s) => s.id === remedy);
-    demand(step, `“${id}” has no remedy “${remedy}”`, `${path}/tried`);
-    const minutes = remedy === null ? (element?.repairMinutes ?? step.minutes) : step.minutes;
-    const ready = this.ready(model.elementAccess[e] as number[], element?.power);
-    const drawn = this.roll('remedy', id, step.id ?? '')();
-    if (remedy === null || drawn < step.fixes) this.broken.delete(e);
-    return { answer: { mended: this.mended }, minutes: minutes + ready };
+  private remedied(act: Exclude<SimulatedAct, { check: string }>, { index, step }: Toll): SimulatedAnswer {
+    const id = 'tried' in act ? act.element : act.repaired;
+    const drawn = this.roll('remedy', id, step?.id ?? '')();
+    if ('repaired' in act || drawn < (step?.fixes ?? 0)) this.broken.delete(index);
+    return { mended: this.mended };
   }
 }
 
@@ -198,12 +241,7 @@ export function played(request: SimulateRequest): { answer: SimulateAnswer; stoo
   const done = request.acts.map((act, i) => {
     const path = `/acts/${i}`;
     demand(!unit.mended, 'the unit is mended: nothing comes after it', `${path}/${pathOf(act)}`);
-    const said =
-      'check' in act
-        ? unit.check(act.check, `${path}/check`)
-        : 'tried' in act
-          ? unit.mend(act.element, act.tried, path)
-          : unit.mend(act.repaired, null, path);
+    const said = unit.does(act, path);
     stood.push(stands());
     return said;
   });
@@ -213,4 +251,21 @@ export function played(request: SimulateRequest): { answer: SimulateAnswer; stoo
     totalMinutes: done.reduce((sum, d) => sum + d.minutes, 0),
   };
   return { answer, stood };
+}
+
+/**
+ * Minutes that each of some acts would take after those of a request, each as the next one.
+ *
+ * @param request as for {@link simulate}
+ * @param acts in any order
+ * @returns minutes with opening and power, in their order
+ * @throws Refusal as {@link simulate} does
+ * @example minutesNow(request, [{ check: 'tap' }]) // [3]
+ */
+export function minutesNow(request: SimulateRequest, acts: SimulatedAct[]): number[] {
+  const unit = new Unit(checked(request), request);
+  request.acts.forEach((act, i) => {
+    unit.does(act, `/acts/${i}`);
+  });
+  return acts.map((act, i) => unit.minutes(act, `/acts/${request.acts.length + i}`));
 }

@@ -47,9 +47,13 @@ export function ActList({
         times: 0,
       })),
     );
-    return [...rows, { heading: 'Remedies', acts: remedies }]
-      .filter((g) => g.acts.length)
-      .map((g) => ({ ...g, acts: g.acts.map((a) => ({ ...a, cost: practiceMinutes(job, a.act) })) }));
+    const all = [...rows, { heading: 'Remedies', acts: remedies }].filter((g) => g.acts.length);
+    const costs = practiceMinutes(
+      job,
+      all.flatMap((g) => g.acts.map((a) => a.act)),
+    );
+    let n = 0;
+    return all.map((g) => ({ ...g, acts: g.acts.map((a) => ({ ...a, cost: costs[n++] ?? 0 })) }));
   }, [job, checks]);
   return (
     <section

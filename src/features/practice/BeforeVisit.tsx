@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { FIND_IT } from '../../core/practice';
+import { FIND_IT, type Wanted } from '../../core/practice';
 import { Second } from '../../ui/Action';
 import { SelectField, Wrong } from '../../ui/Field';
 import type { UnitKnown } from './Practice';
-import { start, type Wanted } from './start';
+import { start } from './start';
 
 /** Three exercises with the unit of the next visit. */
 const THREE: { name: string; about: string; wanted: Omit<Wanted, 'unit'> }[] = [
@@ -19,6 +19,7 @@ const THREE: { name: string; about: string; wanted: Omit<Wanted, 'unit'> }[] = [
 /** Before a visit: any unit on the map, and what is likeliest to be met there. */
 export function BeforeVisit({ units }: { units: UnitKnown[] }) {
   const [unit, setUnit] = useState(units[0]?.id ?? '');
+  const [starting, setStarting] = useState('');
   const [wrong, setWrong] = useState<{ name: string; reason: string } | null>(null);
   return (
     <section className="pad border-t border-rule-strong grid gap-2" aria-label="Before a visit">
@@ -58,12 +59,15 @@ export function BeforeVisit({ units }: { units: UnitKnown[] }) {
                 </span>
                 <Second
                   aria-label={`Start: ${t.name}`}
+                  disabled={starting !== ''}
                   onClick={async () => {
+                    setStarting(t.name);
                     const failure = await start({ ...t.wanted, unit });
+                    setStarting('');
                     setWrong(failure ? { name: t.name, reason: failure.reason } : null);
                   }}
                 >
-                  Start
+                  {starting === t.name ? 'Starting' : 'Start'}
                 </Second>
               </li>
             ))}

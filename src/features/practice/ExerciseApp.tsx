@@ -18,6 +18,14 @@ const HELP = [
 const BACK = { href: '/practice', words: 'back to Practice' };
 const NO_KEYS = {};
 
+/** Keeps an answer; where it is done, what it came to comes back. */
+const kept = (id: string, answer: unknown, done: boolean) =>
+  send<{ exercise: Exercise; judged?: Judged }>(
+    `/api/practice/${id}`,
+    { at: new Date().toISOString(), answer, done },
+    'PUT',
+  );
+
 /** One exercise on a sheet of its own: asked, answered, judged. */
 export function ExerciseApp({ exercise: first, map }: { exercise: Exercise; map: UnitMap }) {
   const [exercise, setExercise] = useState(first);
@@ -30,12 +38,16 @@ export function ExerciseApp({ exercise: first, map }: { exercise: Exercise; map:
   const over = judged !== null;
   const latest = useRef(exercise);
   latest.current = exercise;
+  const [judging, setJudging] = useState(false);
+  // One after the other: on a slow line an earlier answer would otherwise come last.
+  const line = useRef<Promise<unknown>>(Promise.resolve());
   const put = useCallback(async (answer: unknown, done: boolean) => {
-    const sent = await send<{ exercise: Exercise; judged?: Judged }>(
-      `/api/practice/${latest.current.id}`,
-      { at: new Date().toISOString(), answer, done },
-      'PUT',
-    );
+    if (done) setJudging(true);
+    const before = line.current;
+    const sending = before.then(() => kept(latest.current.id, answer, done));
+    line.current = sending;
+    const sent = await sending;
+    if (done) setJudging(false);
     if (!sent.ok) return setWrong(sent.failure.reason);
     setWrong(null);
     if (done) {
@@ -54,11 +66,11 @@ export function ExerciseApp({ exercise: first, map }: { exercise: Exercise; map:
   );
   const onDone = useCallback(
     (answer: unknown) => {
-      if (over) return;
+      if (over || judging) return;
       setExercise((e) => ({ ...e, answer }));
       void put(answer, true);
     },
-    [put, over],
+    [put, over, judging],
   );
   const [fresh, setFresh] = useState(false);
   const another = async () => {
@@ -74,6 +86,7 @@ export function ExerciseApp({ exercise: first, map }: { exercise: Exercise; map:
       title={exercise.kind.replace(/^./, (c) => c.toUpperCase())}
       about={kind.asks}
       label={exercise.kind}
+      busy={judging}
       back={BACK}
       help={HELP}
       keys={NO_KEYS}

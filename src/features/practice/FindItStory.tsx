@@ -49,8 +49,11 @@ export function FindItStory({ exercise, events }: { exercise: Exercise; events: 
       if (!sent.ok) setWrong(sent.failure.reason);
     });
   }, [story, over, exercise, clock, job]);
+  const [starting, setStarting] = useState(false);
   const goAgain = async () => {
+    setStarting(true);
     const failure = await again(exercise.id, at);
+    setStarting(false);
     setWrong(failure?.reason ?? null);
   };
   const last = acts.length - 1;
@@ -178,7 +181,7 @@ export function FindItStory({ exercise, events }: { exercise: Exercise; events: 
         </b>
         <Action
           keyName="Enter"
-          held={acts.length ? undefined : 'there is nothing to go over'}
+          held={starting ? 'starting' : acts.length ? undefined : 'there is nothing to go over'}
           onClick={goAgain}
         >
           Choose otherwise there

@@ -12,6 +12,7 @@ import {
   type Shape,
   type SkillStands,
   skillsOf,
+  type Wanted,
   weakest,
 } from '../../core/practice';
 import { Action, Second } from '../../ui/Action';
@@ -20,7 +21,7 @@ import { Foot } from '../../ui/Foot';
 import { later } from '../../ui/later';
 import { BeforeVisit } from './BeforeVisit';
 import { PracticeFrame } from './PracticeFrame';
-import { exercisePath, start, type Wanted } from './start';
+import { exercisePath, start } from './start';
 import { percent } from './words';
 
 /** Charts come when the page is idle. */
@@ -100,6 +101,11 @@ export function Practice({
       setWrong({ where: 'seed', reason: `a seed is a whole number, not “${typed}”` });
       return;
     }
+    if (wanted.made && Number.isNaN(wanted.made.size)) {
+      const reason = `how many: a whole number from ${FEWEST_ELEMENTS} to ${MOST_ELEMENTS}, not “${size}”`;
+      setWrong({ where: 'size', reason });
+      return;
+    }
     setBusy(true);
     const failure = await start({
       ...wanted,
@@ -133,13 +139,7 @@ export function Practice({
               <span className="note">nothing of them is counted, learned or billed</span>
             </div>
             <div className="grid grid-cols-[minmax(0,1.7fr)_minmax(0,1.2fr)_minmax(0,0.8fr)_minmax(0,1fr)] max-[760px]:grid-cols-2 gap-3 items-start *:min-w-0 [&_select]:w-full">
-              <SelectField
-                label="On"
-                value={on}
-                onChange={(e) => setOn(e.target.value)}
-                className="min-w-[220px]"
-                data-key="find"
-              >
+              <SelectField label="On" value={on} onChange={(e) => setOn(e.target.value)} data-key="find">
                 <option value="">a made-up unit</option>
                 {units.map((u) => (
                   <option key={u.id} value={u.id}>

@@ -147,7 +147,7 @@ function DoIt({ act, check, onDone }: { act: PracticeAct; check: MapCheck | unde
   const remedy = element?.remedies.find((r) => 'tried' in act && r.id === act.tried);
   const needs = check ? check.trace.needs : element?.needs;
   const covers = useCoversOn(needs);
-  const cost = useMemo(() => practiceMinutes(job, act), [job, act]);
+  const cost = useMemo(() => practiceMinutes(job, [act])[0] ?? 0, [job, act]);
   const hazards = check ? hazardsOf(job.map, check) : [];
   const title = check?.title ?? remedy?.name ?? '';
   const held = (reason: string | null) => {
@@ -162,8 +162,9 @@ function DoIt({ act, check, onDone }: { act: PracticeAct; check: MapCheck | unde
     });
   };
   const go = () => {
-    const { type, ...payload } = entryOf(job, act);
-    const refused = record(type, payload as never);
+    const entry = entryOf(job, act);
+    const refused =
+      entry.type === 'check.recorded' ? record(entry.type, entry.payload) : record(entry.type, entry.payload);
     return refused ? setWrong(refused.reason) : onDone();
   };
   const covered = check ?? { title, trace: { id: '', minutes: 1, needs: needs ?? [] } };

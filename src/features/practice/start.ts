@@ -1,20 +1,8 @@
 import { ulid } from 'ulid';
-import { type Exercise, FIND_IT, type PracticeKind, type Shape } from '../../core/practice';
+import { type Exercise, FIND_IT, type Wanted } from '../../core/practice';
 import { jobPath } from '../../schemas/job-path';
 import { author } from '../job/author';
 import { type Failure, send } from '../units/send';
-
-/** What is to be practised, and on what. */
-export interface Wanted {
-  kind: PracticeKind;
-  unit?: string;
-  made?: { shape: Shape; size: number };
-  seed?: number;
-  coach?: boolean;
-  element?: string;
-  likeliest?: boolean;
-  faults?: 1 | 2;
-}
 
 const stamp = () => ({ exercise: ulid(), at: new Date().toISOString(), by: author.get() });
 /** Where an exercise is done. */

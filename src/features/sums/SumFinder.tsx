@@ -1,11 +1,12 @@
 import { Command } from 'cmdk';
 import { useEffect } from 'react';
+import type { Found } from '../../core/search';
 import { SUM_DRAWERS, sumsOver } from '../../core/sums';
 import { Second } from '../../ui/Action';
 import { useChemistry } from '../batteries/use-chemistry';
 import type { SumAsked } from './open-sum';
 import { SumCard } from './SumCard';
-import { type Found, useFound } from './use-found';
+import { useFound } from './use-found';
 
 /** Begins the value of what the server found. */
 const FOUND = 'found ';

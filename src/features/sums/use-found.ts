@@ -1,12 +1,5 @@
 import { useEffect, useState } from 'react';
-
-export interface Found {
-  kind: 'job' | 'unit';
-  id: string;
-  title: string;
-  about: string;
-  where: string;
-}
+import type { Found } from '../../core/search';
 
 /** Milliseconds without a key after which it is looked for. */
 const PAUSE_MS = 150;

@@ -1,5 +1,6 @@
 import { format } from 'date-fns';
 import { useEffect, useState } from 'react';
+import type { Earlier } from '../../core/identity';
 import type { Identity } from '../../core/job';
 import { jobPath } from '../../schemas/job-path';
 import { Second } from '../../ui/Action';
@@ -8,23 +9,6 @@ import { Warn } from '../../ui/Signs';
 import type { Refused } from '../job/store';
 import { useJob, useLink } from '../job/use-job';
 import { ScanField } from '../scan/ScanField';
-
-interface Earlier {
-  jobs: {
-    id: string;
-    tag: string;
-    openedAt: string;
-    symptom: string;
-    failed: string[];
-    mended: string[];
-    handedOverAt?: string;
-    owed?: string;
-    days?: number;
-    comeback: boolean;
-  }[];
-  near: { mark: string; unit: string; tag: string }[];
-  comebackDays: number;
-}
 
 const days = (n: number) => (n === 0 ? 'the same day' : n === 1 ? 'a day' : `${n} days`);
 

@@ -4,6 +4,20 @@ import type { Exercise } from '../../core/practice';
 /** A cell that a table would take for a formula is written as words. */
 const plain = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
 
+const COLUMNS = [
+  'ended',
+  'kind',
+  'unit',
+  'seed',
+  'skills',
+  'score_percent',
+  'minutes',
+  'best_minutes',
+  'halving_percent',
+  'from_the_source_percent',
+  'counted',
+  'remember',
+];
 const wayOf = (e: Exercise, name: string) => {
   const way = e.ways?.find((w) => w.name === name);
   return way ? Math.round(way.score * 1000) / 10 : '';
@@ -27,21 +41,5 @@ export function progressCsv(exercises: Exercise[]): string {
       counted: e.again ? 'no' : 'yes',
       remember: plain(e.remember ?? ''),
     }));
-  return Papa.unparse({
-    fields: [
-      'ended',
-      'kind',
-      'unit',
-      'seed',
-      'skills',
-      'score_percent',
-      'minutes',
-      'best_minutes',
-      'halving_percent',
-      'from_the_source_percent',
-      'counted',
-      'remember',
-    ],
-    data: rows as object[] as never,
-  });
+  return Papa.unparse(rows, { columns: COLUMNS });
 }

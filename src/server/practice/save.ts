@@ -38,46 +38,51 @@ function judged(exercise: Exercise, map: Parameters<typeof judgeAnswer>[1], answ
   }
 }
 
-/** Keeps how far an exercise came; where it is done, what it came to. An exercise is ended once. */
-export function keepExercise(
+/** What a run came to, once it is over. */
+async function runEnded(
+  db: Database,
+  exercise: Exercise,
+  run: RunScored | undefined,
+): Promise<Partial<Exercise>> {
+  const over = exercise.job ? fold(await eventsOf(db.read, exercise.job)).state.practiceOver : null;
+  if (!over) throw new Problem(422, 'Refused', 'this run is not over yet', '/done');
+  if (!run) throw new Problem(422, 'Refused', 'say what the run came to', '/run');
+  const { score, minutes, optimum, ways, remember } = run;
+  return {
+    minutes,
+    remember,
+    ...(score === null ? {} : { score }),
+    ...(optimum === undefined ? {} : { optimum }),
+    ...(ways ? { ways } : {}),
+  };
+}
+
+/**
+ * Keeps how far an exercise came; where it is done, what it came to. An exercise is ended once. It is judged
+ * before anything is written: that may take its time.
+ */
+export async function keepExercise(
   db: Database,
   id: string,
-  command: SaveExercise,
+  { answer, done, at, run }: SaveExercise,
   person: Person | null,
 ): Promise<{ exercise: Exercise; judged?: Judged }> {
-  return db.write(async (tx) => {
-    const found = await exerciseById(tx, id);
-    if (!found || found.person !== practiser(person)) throw gone(id);
-    const { exercise, map } = found;
-    const { answer, done, at, run } = command;
-    if (exercise.endedAt) {
-      const past = exercise.kind === FIND_IT ? undefined : judged(exercise, map, exercise.answer);
-      return { exercise, ...(past ? { judged: past } : {}) };
-    }
-    const so = answer === undefined ? exercise : { ...exercise, answer };
-    if (!done) {
-      await saveExercise(tx, so);
-      return { exercise: so };
-    }
-    if (exercise.kind === FIND_IT) {
-      const over = exercise.job ? fold(await eventsOf(tx, exercise.job)).state.practiceOver : null;
-      if (!over) throw new Problem(422, 'Refused', 'this run is not over yet', '/done');
-      if (!run) throw new Problem(422, 'Refused', 'say what the run came to', '/run');
-      const ended: Exercise = {
-        ...so,
-        endedAt: at,
-        minutes: run.minutes,
-        remember: run.remember,
-        ...(run.score === null ? {} : { score: run.score }),
-        ...(run.optimum === undefined ? {} : { optimum: run.optimum }),
-        ...(run.ways ? { ways: run.ways } : {}),
-      };
-      await saveExercise(tx, ended);
-      return { exercise: ended };
-    }
-    const result = judged(exercise, map, answer);
-    const ended: Exercise = { ...so, endedAt: at, score: result.score, remember: result.remember };
-    await saveExercise(tx, ended);
-    return { exercise: ended, judged: result };
-  });
+  const found = await exerciseById(db.read, id);
+  if (!found || found.person !== practiser(person)) throw gone(id);
+  const { exercise, map } = found;
+  const judgedAs = (e: Exercise) => (e.kind === FIND_IT ? {} : { judged: judged(e, map, e.answer) });
+  if (exercise.endedAt) return { exercise, ...judgedAs(exercise) };
+  const so = answer === undefined ? exercise : { ...exercise, answer };
+  const result = done ? judgedAs(so) : {};
+  const ended: Partial<Exercise> = !done
+    ? {}
+    : exercise.kind === FIND_IT
+      ? await runEnded(db, exercise, run)
+      : { score: result.judged?.score ?? 0, remember: result.judged?.remember ?? '' };
+  const next: Exercise = { ...so, ...ended, ...(done ? { endedAt: at } : {}) };
+  const taken = await db.write((tx) => saveExercise(tx, next));
+  if (taken) return { exercise: next, ...result };
+  // Somebody was quicker, on another device: what it came to there stands.
+  const stands = (await exerciseById(db.read, id))?.exercise ?? exercise;
+  return { exercise: stands, ...judgedAs(stands) };
 }

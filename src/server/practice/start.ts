@@ -1,16 +1,7 @@
 import { ulid } from 'ulid';
 import { effective, type JobEvent, judge, summarise } from '../../core/job';
 import type { Person } from '../../core/people';
-import {
-  type Exercise,
-  FIND_IT,
-  hide,
-  kindOf,
-  madeUnit,
-  type PracticeKind,
-  type Shape,
-  type Wish,
-} from '../../core/practice';
+import { type Exercise, FIND_IT, hide, kindOf, madeUnit, type Wanted, type Wish } from '../../core/practice';
 import { Refusal } from '../../core/refusal';
 import type { UnitMap } from '../../core/unit';
 import type { Database, Handle } from '../../data/database';
@@ -19,26 +10,11 @@ import { eventsOf, insertJob } from '../../data/jobs';
 import { unitById } from '../../data/units';
 import { Problem, refused } from '../problem';
 
-export interface StartExercise {
+export interface StartExercise extends Wanted {
   /** id of the new exercise: asking twice starts one */
   exercise: string;
   at: string;
   by: string;
-  kind: PracticeKind;
-  /** a unit on the map */
-  unit?: string;
-  /** or one that is made up */
-  made?: { shape: Shape; size: number };
-  /** a whole number; drawn where it is not given */
-  seed?: number;
-  /** after every decision the best there was is told */
-  coach?: boolean;
-  /** the element whose fault is looked for; drawn by weight where it is not given */
-  element?: string;
-  /** the one that fails most often by the map */
-  likeliest?: boolean;
-  /** how many faults at once */
-  faults?: 1 | 2;
 }
 
 /** Seeds that are drawn lie below this. */
@@ -101,46 +77,45 @@ async function keepJob(tx: Handle, events: JobEvent[]): Promise<void> {
 /** Whose exercises they are: a person’s where somebody is signed in, else those of this Mulch. */
 export const practiser = (person: Person | null): string => person?.id ?? '';
 
+/** What is to be kept of a new exercise; made before anything is written, since it may take its time. */
+function made(command: StartExercise, map: UnitMap, seed: number, by: string) {
+  const plain: Exercise = {
+    id: command.exercise,
+    by,
+    kind: command.kind,
+    unit: map.name,
+    seed,
+    startedAt: command.at,
+    skills: [],
+  };
+  if (command.kind === FIND_IT) {
+    const { events, job, skills } = practiceJob(plain, map, command.coach ?? false, {
+      ...(command.element ? { element: command.element } : {}),
+      ...(command.likeliest ? { likeliest: true } : {}),
+      ...(command.faults ? { faults: command.faults } : {}),
+    });
+    return { exercise: { ...plain, job, skills }, events };
+  }
+  const kind = kindOf(command.kind);
+  if (!kind) throw new Problem(404, 'No such exercise', `there is no exercise “${command.kind}”`, '/kind');
+  return { exercise: { ...plain, skills: kind.practises(kind.make(map, seed)) }, events: [] };
+}
+
 /** Starts an exercise. Asking again with the same id answers the same one. */
-export function startExercise(
+export async function startExercise(
   db: Database,
   command: StartExercise,
   person: Person | null,
 ): Promise<Exercise> {
+  const seed = command.seed ?? Math.floor(Math.random() * SEEDS);
+  const map = await mapOf(db.read, command, seed).catch((error) => {
+    throw error instanceof Refusal ? refused(error, '/made') : error;
+  });
+  const { exercise, events } = inWords(() => made(command, map, seed, person?.name ?? command.by));
   return db.write(async (tx) => {
     const known = await exerciseById(tx, command.exercise);
     if (known) return known.exercise;
-    const seed = command.seed ?? Math.floor(Math.random() * SEEDS);
-    const map = await mapOf(tx, command, seed).catch((error) => {
-      throw error instanceof Refusal ? refused(error, '/made') : error;
-    });
-    const plain: Exercise = {
-      id: command.exercise,
-      by: person?.name ?? command.by,
-      kind: command.kind,
-      unit: map.name,
-      seed,
-      startedAt: command.at,
-      skills: [],
-    };
-    if (command.kind !== FIND_IT) {
-      const kind = kindOf(command.kind);
-      if (!kind)
-        throw new Problem(404, 'No such exercise', `there is no exercise “${command.kind}”`, '/kind');
-      const skills = inWords(() => kind.practises(kind.make(map, seed)));
-      const exercise = { ...plain, skills };
-      await insertExercise(tx, practiser(person), exercise, map);
-      return exercise;
-    }
-    const { events, job, skills } = inWords(() =>
-      practiceJob(plain, map, command.coach ?? false, {
-        ...(command.element ? { element: command.element } : {}),
-        ...(command.likeliest ? { likeliest: true } : {}),
-        ...(command.faults ? { faults: command.faults } : {}),
-      }),
-    );
-    await keepJob(tx, events);
-    const exercise = { ...plain, job, skills };
+    if (events.length) await keepJob(tx, events);
     await insertExercise(tx, practiser(person), exercise, map);
     return exercise;
   });

@@ -1,6 +1,16 @@
-import { coverOf, EMPTY_LEDGER, giveBack, JOURNEYS, owed, readLine, specOf, take } from '../../ledger';
+import {
+  coverOf,
+  EMPTY_LEDGER,
+  giveBack,
+  JOURNEYS,
+  type Ledger,
+  owed,
+  readLine,
+  specOf,
+  take,
+} from '../../ledger';
 import { order } from '../../order';
-import { FLIP_MINUTES, TOOL_MINUTES } from '../../recipe';
+import { FLIP_MINUTES, minutesOf, TOOL_MINUTES } from '../../recipe';
 import { demand } from '../../refusal';
 import { closed, Name, Type } from '../../schema/words';
 import { drawing } from '../draw';
@@ -15,37 +25,28 @@ export interface WayBackQuestion {
   laid: string[];
 }
 
-/** What an order of undoing costs: the moves, and every change of tool or side. */
-function minutesOf(moves: TearDownMove[], first: TearDownMove | undefined): number {
-  let tool = first?.tool ?? null;
-  let sideUp = first?.sideUp ?? null;
-  return moves.reduce((sum, m) => {
-    const change =
-      (m.tool !== null && m.tool !== tool ? TOOL_MINUTES : 0) +
-      (m.sideUp !== null && m.sideUp !== sideUp ? FLIP_MINUTES : 0);
-    tool = m.tool ?? tool;
-    sideUp = m.sideUp ?? sideUp;
-    return sum + m.minutes + change;
-  }, 0);
-}
-
-/** The tray after the tear-down, and what each move took off. */
-function tray({ access, moves }: WayBackQuestion) {
-  const when = (id: string) => ({ id, at: '2026-01-05T09:00:00.000Z' });
-  const item = new Map<string, string>();
-  const ledger = moves.reduce((l, m) => {
+/** The tray after the tear-down; a thing goes by the id of the move that took it off. */
+function tray({ access, moves }: Pick<WayBackQuestion, 'access' | 'moves'>): Ledger {
+  return moves.reduce((ledger, m) => {
     const said = readLine(m.text).moves[0];
-    if (!said?.item) return l;
+    if (!said?.item) return ledger;
     const cover = said.item.kind === 'part' ? coverOf(said.item.name, access) : undefined;
-    item.set(m.id, m.id);
-    return take(l, { ...said, ...(cover ? { cover } : {}) }, when(m.id));
+    // What was not counted while opening is counted before it goes back.
+    const item = { ...said.item, count: said.item.count ?? 1 };
+    return take(
+      ledger,
+      { ...said, item, ...(cover ? { cover } : {}) },
+      { id: m.id, at: '2026-01-05T09:00:00.000Z' },
+    );
   }, EMPTY_LEDGER);
-  return { ledger, item };
 }
 
 /** What each move home would shut in, by the tray of real jobs. */
-function shutIn(question: WayBackQuestion, sequence: string[]): Map<string, string[]> {
-  let { ledger } = tray(question);
+function shutIn(
+  question: Pick<WayBackQuestion, 'access' | 'moves'>,
+  sequence: string[],
+): Map<string, string[]> {
+  let ledger = tray(question);
   const over = new Map<string, string[]>();
   for (const id of sequence) {
     const item = ledger.items.find((i) => i.id === id);
@@ -69,8 +70,11 @@ export const wayBackOrder = exercise({
   skills: ['order of the way back', 'everything home before a close'],
   make(map, seed): WayBackQuestion {
     const moves = tearDown(map, seed);
+    const access = map.access.map(({ id, name }) => ({ id, name }));
+    // What the tray refuses is said now, before anybody lays it.
+    shutIn({ access, moves }, moves.map((m) => m.id).reverse());
     return {
-      access: map.access.map(({ id, name }) => ({ id, name })),
+      access,
       moves,
       laid: drawing(seed, 'way back').shuffled(moves.map((m) => m.id)),
     };
@@ -89,9 +93,10 @@ export const wayBackOrder = exercise({
       '/order',
     );
     const last = question.moves.at(-1);
+    const start = { tool: last?.tool ?? null, sideUp: last?.sideUp ?? null };
     const mine = minutesOf(
       sequence.map((id) => byId.get(id) as TearDownMove),
-      last,
+      start,
     );
     const best = order({
       moves: question.moves.map((m) => ({
@@ -102,7 +107,7 @@ export const wayBackOrder = exercise({
         after: question.moves.filter((x) => x.after.includes(m.id)).map((x) => x.id),
       })),
       goal: question.moves.map((m) => m.id),
-      start: { tool: last?.tool ?? null, sideUp: last?.sideUp ?? null },
+      start,
       toolMinutes: TOOL_MINUTES,
       flipMinutes: FLIP_MINUTES,
     });

@@ -8,13 +8,14 @@ import type { SheetProps } from './sheet';
 import { WayBackSheet } from './WayBackSheet';
 
 type AnySheet = ComponentType<SheetProps<unknown, unknown>>;
-const any = <Q, A>(sheet: ComponentType<SheetProps<Q, A>>) => sheet as unknown as AnySheet;
+/** A sheet without the types of its own question and answer. */
+const untyped = <Q, A>(sheet: ComponentType<SheetProps<Q, A>>) => sheet as unknown as AnySheet;
 
 /** The sheet of every kind of exercise that has one of its own. */
 export const SHEETS: Record<KindId, AnySheet> = {
-  'what is missing': any(MissingSheet),
-  'plugs back': any(PlugsBackSheet),
-  'way back': any(WayBackSheet),
-  'fits, or not': any(FitsSheet),
-  'quick reading': any(QuickSheet),
+  'what is missing': untyped(MissingSheet),
+  'plugs back': untyped(PlugsBackSheet),
+  'way back': untyped(WayBackSheet),
+  'fits, or not': untyped(FitsSheet),
+  'quick reading': untyped(QuickSheet),
 };

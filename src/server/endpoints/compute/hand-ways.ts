@@ -2,22 +2,13 @@ import { type HandWaysRequest, handWays } from '../../../core/regret';
 import { agrees, closed, Name, oneOf, type Says, Type } from '../../../core/schema/words';
 import { computation } from '../../endpoint';
 import { MOST_TO_DECIDE } from './regret';
-import {
-  AccessListSchema,
-  CheckSchema,
-  ElementSchema,
-  OpenedSchema,
-  OptionsSchema,
-  PowerNowSchema,
-} from './unit-parts';
+import { AROUND, CheckSchema, ElementSchema, OptionsSchema } from './unit-parts';
 
 const HandWaysRequestSchema = closed(
   {
     elements: Type.Array(ElementSchema, { minItems: 1, maxItems: MOST_TO_DECIDE }),
     checks: Type.Array(CheckSchema, { maxItems: MOST_TO_DECIDE }),
-    access: Type.Optional(AccessListSchema),
-    opened: Type.Optional(OpenedSchema),
-    power: Type.Optional(PowerNowSchema),
+    ...AROUND,
     options: Type.Optional(OptionsSchema),
   },
   { $id: 'HandWaysRequest', title: 'Ways of finding a fault, compared' },

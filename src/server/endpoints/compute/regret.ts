@@ -1,16 +1,7 @@
 import { type RegretRequest, regret } from '../../../core/regret';
 import { agrees, closed, Name, oneOf, type Says, Type } from '../../../core/schema/words';
 import { computation } from '../../endpoint';
-import {
-  AccessListSchema,
-  CheckSchema,
-  ElementSchema,
-  LogEntrySchema,
-  MANY,
-  OpenedSchema,
-  OptionsSchema,
-  PowerNowSchema,
-} from './unit-parts';
+import { AROUND, CheckSchema, ElementSchema, LogEntrySchema, MANY, OptionsSchema } from './unit-parts';
 
 /** Every act is looked at two checks ahead where the exact way is too long: more than this takes minutes. */
 export const MOST_TO_DECIDE = 300;
@@ -19,9 +10,7 @@ const RegretRequestSchema = closed(
   {
     elements: Type.Array(ElementSchema, { minItems: 1, maxItems: MOST_TO_DECIDE }),
     checks: Type.Array(CheckSchema, { maxItems: MOST_TO_DECIDE }),
-    access: Type.Optional(AccessListSchema),
-    opened: Type.Optional(OpenedSchema),
-    power: Type.Optional(PowerNowSchema),
+    ...AROUND,
     log: Type.Optional(Type.Array(LogEntrySchema, { maxItems: MANY })),
     options: Type.Optional(OptionsSchema),
     chosen: Type.Union([closed({ check: Name }), closed({ repair: Name, remedy: Type.Optional(Name) })]),

@@ -1,15 +1,7 @@
 import { agrees, closed, Name, oneOf, type Says, Type } from '../../../core/schema/words';
 import { type SimulateRequest, simulate } from '../../../core/simulate';
 import { computation } from '../../endpoint';
-import {
-  AccessListSchema,
-  CheckSchema,
-  ElementSchema,
-  MANY,
-  OpenedSchema,
-  PowerNowSchema,
-  ReadingExpectSchema,
-} from './unit-parts';
+import { AROUND, CheckSchema, ElementSchema, MANY, ReadingExpectSchema } from './unit-parts';
 
 const SimulateRequestSchema = closed(
   {
@@ -17,9 +9,7 @@ const SimulateRequestSchema = closed(
     checks: Type.Array(closed({ ...CheckSchema.properties, expect: Type.Optional(ReadingExpectSchema) }), {
       maxItems: MANY,
     }),
-    access: Type.Optional(AccessListSchema),
-    opened: Type.Optional(OpenedSchema),
-    power: Type.Optional(PowerNowSchema),
+    ...AROUND,
     hidden: closed({
       faults: Type.Array(
         closed({ id: Name, pattern: oneOf(['always', 'now and then', 'rarely'] as const) }),

@@ -2,24 +2,20 @@ import { agrees, closed, Name, oneOf, type Says, Type } from '../../../core/sche
 import { type TraceRequest, trace } from '../../../core/trace';
 import { computation } from '../../endpoint';
 import {
-  AccessListSchema,
+  AROUND,
   Chance,
   CheckSchema,
   ElementSchema,
   LogEntrySchema,
   MANY,
-  OpenedSchema,
   OptionsSchema,
-  PowerNowSchema,
 } from './unit-parts';
 
 const TraceRequestSchema = closed(
   {
     elements: Type.Array(ElementSchema, { minItems: 1, maxItems: MANY }),
     checks: Type.Array(CheckSchema, { maxItems: MANY }),
-    access: Type.Optional(AccessListSchema),
-    opened: Type.Optional(OpenedSchema),
-    power: Type.Optional(PowerNowSchema),
+    ...AROUND,
     log: Type.Optional(Type.Array(LogEntrySchema, { maxItems: MANY })),
     options: Type.Optional(OptionsSchema),
   },

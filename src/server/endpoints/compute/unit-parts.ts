@@ -44,12 +44,11 @@ export const CheckSchema = closed({
   provokes: Type.Optional(Type.Record(Name, Type.Number())),
   outcomes: Type.Optional(Type.Array(closed({ id: Name, points: Ids(MANY) }), { maxItems: 50 })),
 });
-export const AccessListSchema = Type.Array(
-  closed({ id: Name, minutes: Minutes, needs: Type.Optional(Ids(100)) }),
-  { maxItems: 200 },
-);
-export const OpenedSchema = Ids(200);
-export const PowerNowSchema = closed({ now: PowerSchema, onMinutes: Minutes, offMinutes: Minutes });
+const AccessListSchema = Type.Array(closed({ id: Name, minutes: Minutes, needs: Type.Optional(Ids(100)) }), {
+  maxItems: 200,
+});
+const OpenedSchema = Ids(200);
+const PowerNowSchema = closed({ now: PowerSchema, onMinutes: Minutes, offMinutes: Minutes });
 export const OptionsSchema = closed({
   maxFaults: Type.Optional(Type.Union([Type.Literal(1), Type.Literal(2)])),
   pairFactor: Type.Optional(Type.Number()),
@@ -60,3 +59,9 @@ export const OptionsSchema = closed({
   ratePerMinute: Type.Optional(Type.Number()),
   exact: Type.Optional(Type.Boolean()),
 });
+/** What stands around the elements and checks of every such request. */
+export const AROUND = {
+  access: Type.Optional(AccessListSchema),
+  opened: Type.Optional(OpenedSchema),
+  power: Type.Optional(PowerNowSchema),
+};

@@ -54,7 +54,8 @@ export const intakeRecorded = kind({
     addParties: Type.Optional(Type.Array(closed({ who: Name, must: oneOf(TELL_MUSTS) }), { maxItems: 20 })),
     addHazards: Type.Optional(Type.Array(oneOf(HAZARD_KINDS), { maxItems: HAZARD_KINDS.length })),
   },
-  admit: 'always',
+  // What a simulated unit comes in with belongs to what it hides.
+  admit: (state) => demand(!state.practice || !state.intake, 'a practice unit is taken in already'),
   apply(state, { addHazards = [], addParties = [], ...intake }) {
     const fn = state.whole.functions.find((f) => f.id === intake.function);
     const { aim = 'fault' } = intake;

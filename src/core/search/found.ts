@@ -1,0 +1,9 @@
+/** Something that was found, as a list shows it. */
+export interface Found {
+  kind: 'job' | 'unit';
+  id: string;
+  title: string;
+  about: string;
+  /** the words that were found, in their place, between ‹ and › */
+  where: string;
+}
