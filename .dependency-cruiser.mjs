@@ -21,7 +21,7 @@ const ROOMS = {
     node: ['crypto', 'fs', 'fs/promises', 'path', 'stream/promises', 'url', 'zlib'],
   },
   offline: { rooms: [], packages: ['workbox-[a-z]+'] },
-  workers: { rooms: ['core'], packages: ['comlink', '@zxing/library'] },
+  workers: { rooms: ['core'], packages: ['comlink', '@zxing/library', 'jsqr'] },
   ui: {
     rooms: ['core'],
     packages: ['react', 'react-dom', 'radix-ui', 'react-virtuoso', 'recharts', 'tinykeys', 'date-fns'],
