@@ -22,7 +22,7 @@ const gone = (child: ChildProcess) =>
 
 /** Starts a Mulch from the build; `data` takes up what an earlier one left. */
 export async function startMulch(
-  options: { demo?: boolean; data?: string; port?: number; env?: Record<string, string> } = {},
+  options: { demo?: boolean | 'years'; data?: string; port?: number; env?: Record<string, string> } = {},
 ): Promise<Running> {
   const data = options.data ?? mkdtempSync(path.join(tmpdir(), 'mulch-'));
   const child = spawn(process.execPath, ['scripts/serve.mjs'], {
@@ -34,7 +34,7 @@ export async function startMulch(
       MULCH_DATA: data,
       MULCH_DATABASE_URL: '',
       MULCH_LOG: 'warn',
-      ...(options.demo ? { MULCH_DEMO: '1' } : {}),
+      ...(options.demo ? { MULCH_DEMO: options.demo === 'years' ? 'years' : '1' } : {}),
       ...options.env,
     },
     stdio: ['ignore', 'pipe', 'pipe'],

@@ -4,7 +4,7 @@ import { fileURLToPath } from 'node:url';
 import { ensureBuild } from './ensure-build.mjs';
 
 ensureBuild();
-process.env.MULCH_DEMO = '1';
+process.env.MULCH_DEMO = 'years';
 process.env.MULCH_DATA ??= './data/demo';
 process.env.MULCH_METER ??= await standIn('meter');
 process.env.MULCH_CONSOLE ??= await standIn('console');

@@ -8,7 +8,7 @@ const SIZE = { width: 1280, height: 800 };
 const out = 'docs/screenshots';
 mkdirSync(out, { recursive: true });
 
-const mulch = await startMulch({ demo: true });
+const mulch = await startMulch({ demo: 'years' });
 const browser = await chromium.launch(config.use?.launchOptions);
 const page = await browser.newPage({ viewport: SIZE });
 const jobs = (await (await fetch(`${mulch.url}/api/jobs`)).json()) as { id: string; tag: string }[];

@@ -10,9 +10,10 @@ import { COOKIE } from './server/people/device';
 import { atTheDoor } from './server/people/door';
 import { Problem, problemResponse } from './server/problem';
 
-if (process.env.MULCH_DEMO === '1')
+const demo = process.env.MULCH_DEMO;
+if (demo === '1' || demo === 'years')
   whenOpened(async (db) => {
-    if (await seedDemo(db, new Date())) log.info('seeded Saltmarsh Pier');
+    if (await seedDemo(db, new Date(), demo === 'years')) log.info('seeded Saltmarsh Pier');
   });
 
 whenOpened(async () => backUpNightly());

@@ -5,11 +5,12 @@ import fc from 'fast-check';
 import { ulid } from 'ulid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { daysBetween, isComeback, markKey, maybeSame, nearMarks, sameUnit } from '../src/core/identity';
-import { type JobEvent, judge, summarise } from '../src/core/job';
+import { type JobEvent, judge } from '../src/core/job';
+import { shownOf } from '../src/core/record';
 import { Refusal } from '../src/core/refusal';
 import { reportOf } from '../src/core/report';
 import { type Database, openDatabase } from '../src/data/database';
-import { insertJob, saveSummary } from '../src/data/jobs';
+import { insertJob, saveShown } from '../src/data/jobs';
 import { hearingLoop } from '../src/demo/units/hearing-loop';
 import { earlierJobs } from '../src/server/earlier-jobs';
 import { Problem } from '../src/server/problem';
@@ -48,16 +49,20 @@ function job(
   return { r, day };
 }
 async function kept(j: ReturnType<typeof job>, handedOver?: number): Promise<string> {
-  const summary = summarise(j.r.state);
-  await db.write((tx) => insertJob(tx, summary, j.r.events));
+  const shown = shownOf(j.r);
+  const { summary, facts } = shown;
+  await db.write((tx) => insertJob(tx, shown, j.r.events));
   // Handed over: as a job that went all the way sums up.
   if (handedOver !== undefined)
     await db.write((tx) =>
-      saveSummary(tx, {
-        ...summary,
-        handedOver: true,
-        handedOverAt: new Date(Date.UTC(2026, 0, 1 + handedOver, 9)).toISOString(),
-        mended: ['Replace W7 left ribbon'],
+      saveShown(tx, {
+        facts,
+        summary: {
+          ...summary,
+          handedOver: true,
+          handedOverAt: new Date(Date.UTC(2026, 0, 1 + handedOver, 9)).toISOString(),
+          mended: ['Replace W7 left ribbon'],
+        },
       }),
     );
   return summary.id;

@@ -4,9 +4,10 @@ import path from 'node:path';
 import Papa from 'papaparse';
 import { ulid } from 'ulid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { entryOf, fold, judge, type PracticeAct, summarise } from '../src/core/job';
+import { entryOf, fold, judge, type PracticeAct } from '../src/core/job';
 import { type Exercise, madeUnit, type PracticeKind } from '../src/core/practice';
 import { quickReading } from '../src/core/practice/kinds/quick-reading';
+import { shownOf } from '../src/core/record';
 import { type Database, openDatabase } from '../src/data/database';
 import { exercisesOf } from '../src/data/exercises';
 import {
@@ -103,7 +104,7 @@ describe('a run on the practice bench', () => {
       tag: 'J-1',
       map: hearingLoop,
     });
-    await db.write((tx) => insertJob(tx, summarise(real.state), real.events));
+    await db.write((tx) => insertJob(tx, shownOf(real), real.events));
     expect(await allTags(db.read)).toEqual(['J-1']);
     expect(await countJobs(db.read)).toEqual({ here: 1, gone: 0 });
   });

@@ -6,6 +6,7 @@ import { ulid } from 'ulid';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { demandWhole, fold, foldOn, type JobEvent, judge } from '../src/core/job';
 import { type Database, openDatabase } from '../src/data/database';
+import { factsPage } from '../src/data/facts';
 import { countJobs, eventsOf, insertJob, summariesOf } from '../src/data/jobs';
 import { jobEvents } from '../src/data/tables';
 import { DEMO_UNITS, demoJobs } from '../src/demo/jobs';
@@ -140,12 +141,14 @@ describe('the bench', () => {
     expect(here.some((j) => j.handedOver)).toBe(false);
     expect(gone.every((j) => j.handedOver)).toBe(true);
     const [like] = gone;
-    if (!like) throw new Error('nothing handed over');
+    const [facts] = await factsPage(db.read, {}, 0, 1);
+    if (!like || !facts) throw new Error('nothing handed over');
     await db.write(async (tx) => {
       for (let i = 0; i < 30; i++) {
         const id = ulid();
         const openedAt = `2026-11-26T10:00:${String(i).padStart(2, '0')}.000Z`;
-        await insertJob(tx, { ...like, id, tag: `X-${i}`, openedAt }, [note(`${i}`)]);
+        const summary = { ...like, id, tag: `X-${i}`, openedAt };
+        await insertJob(tx, { summary, facts: { ...facts, job: id, openedAt } }, [note(`${i}`)]);
       }
     });
     expect((await summariesOf(db.read, true, 5)).map((j) => j.tag)).toEqual([

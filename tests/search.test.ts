@@ -5,7 +5,8 @@ import { sql } from 'drizzle-orm';
 import fc from 'fast-check';
 import { ulid } from 'ulid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { type JobEvent, type JobRecord, judge, searchText, summarise } from '../src/core/job';
+import { type JobEvent, type JobRecord, judge, searchText } from '../src/core/job';
+import { shownOf } from '../src/core/record';
 import { readQuery } from '../src/core/search';
 import { type Database, openDatabase } from '../src/data/database';
 import { insertJob } from '../src/data/jobs';
@@ -35,7 +36,7 @@ async function job(tag: string, map: typeof hearingLoop, ...told: object[]): Pro
   });
   for (const t of told) r = judge(r, { ...stamp(), ...t } as JobEvent);
   ids[tag] = r.state.id;
-  await db.write((tx) => insertJob(tx, summarise(r.state), r.events));
+  await db.write((tx) => insertJob(tx, shownOf(r), r.events));
 }
 const intake = (symptom: string, fn = 'left') => ({
   type: 'intake.recorded',

@@ -4,6 +4,7 @@ import { pathToFileURL } from 'node:url';
 import { type Client, createClient } from '@libsql/client';
 import { drizzle, type LibSQLDatabase } from 'drizzle-orm/libsql';
 import { migrate } from 'drizzle-orm/libsql/migrator';
+import { isRecordOld, rebuildFacts } from './facts';
 import { isIndexEmpty, reindex } from './search';
 import { keeping, storeFault } from './store-fault';
 import * as tables from './tables';
@@ -93,6 +94,7 @@ async function open(where: Where): Promise<Database> {
     const database = served(client, db, workshop, connect());
     // What was kept before there was an index is found too.
     if (await isIndexEmpty(database.read)) await database.write(reindex);
+    if (await isRecordOld(database.read)) await database.write(rebuildFacts);
     return database;
   } catch (error) {
     client.close();

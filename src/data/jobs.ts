@@ -1,6 +1,8 @@
 import { and, asc, count, desc, eq, gte, inArray, max, sql } from 'drizzle-orm';
 import type { JobEvent, JobSummary, Lesson } from '../core/job';
+import type { Shown } from '../core/record';
 import type { Handle } from './database';
+import { keepFacts } from './facts';
 import { indexEvents } from './search';
 import { jobEvents, jobs } from './tables';
 
@@ -40,8 +42,10 @@ export async function eventsById(db: Handle, ids: string[]): Promise<{ job: stri
 }
 
 /** Adds a job with its first events. */
-export async function insertJob(db: Handle, summary: JobSummary, events: JobEvent[]): Promise<void> {
+export async function insertJob(db: Handle, shown: Shown, events: JobEvent[]): Promise<void> {
+  const { summary } = shown;
   await db.insert(jobs).values({ id: summary.id, tag: summary.tag, openedAt: summary.openedAt, summary });
+  await keepFacts(db, shown);
   await appendEvents(db, summary.id, 0, events);
 }
 
@@ -52,9 +56,11 @@ export async function appendEvents(db: Handle, job: string, from: number, events
   await indexEvents(db, job, events);
 }
 
-/** Writes what the bench shows of a job. */
-export async function saveSummary(db: Handle, summary: JobSummary): Promise<void> {
+/** Writes what is kept beside the entries of a job. */
+export async function saveShown(db: Handle, shown: Shown): Promise<void> {
+  const { summary } = shown;
   await db.update(jobs).set({ summary }).where(eq(jobs.id, summary.id));
+  await keepFacts(db, shown);
 }
 
 /** Summary of one job, or undefined. */

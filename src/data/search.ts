@@ -84,8 +84,10 @@ export interface Hit {
 }
 
 const standing = sql`${search.event} not in (select event from search_gone)`;
-const refsWith = (term: string): SQL =>
-  sql`${search.ref} in (select ref from search where search match ${term} and event not in (select event from search_gone))`;
+/** What a term of the index stands in, as a list of ids. */
+export const matching = (term: string): SQL =>
+  sql`(select ref from search where search match ${term} and event not in (select event from search_gone))`;
+const refsWith = (term: string): SQL => sql`${search.ref} in ${matching(term)}`;
 
 /**
  * Jobs and units in which all that is wanted stands, in whatever entries of theirs; the best first.

@@ -2,6 +2,7 @@ import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlit
 import type { JobEvent, JobSummary } from '../core/job';
 import type { Role } from '../core/people';
 import type { Exercise } from '../core/practice';
+import type { JobFacts } from '../core/record';
 import type { UnitMap } from '../core/unit';
 
 export const units = sqliteTable('units', {
@@ -38,6 +39,19 @@ export const jobEvents = sqliteTable(
     body: text('body', { mode: 'json' }).$type<JobEvent>().notNull(),
   },
   (t) => [primaryKey({ columns: [t.job, t.seq] })],
+);
+
+/** What each job leaves for the record, written in the same transaction as the events it follows from. */
+export const jobFacts = sqliteTable(
+  'job_facts',
+  {
+    job: text('job')
+      .primaryKey()
+      .references(() => jobs.id),
+    openedAt: text('opened_at').notNull(),
+    body: text('body', { mode: 'json' }).$type<JobFacts>().notNull(),
+  },
+  (t) => [index('job_facts_by_opening').on(t.openedAt)],
 );
 
 /** What holds for the whole Mulch rather than for one unit or job. */

@@ -1,14 +1,20 @@
 import { ulid } from 'ulid';
-import { summarise } from '../core/job';
+import { shownOf } from '../core/record';
 import type { Database } from '../data/database';
 import { insertExercise } from '../data/exercises';
 import { insertJob } from '../data/jobs';
 import { allUnits, insertUnit } from '../data/units';
 import { DEMO_UNITS, demoJobs } from './jobs';
 import { demoPractice } from './practice';
+import { demoYears } from './years';
 
-/** Fills an empty Mulch with Saltmarsh Pier. A Mulch that holds anything is left alone. */
-export function seedDemo(db: Database, now: Date): Promise<boolean> {
+/**
+ * Fills an empty Mulch with Saltmarsh Pier. A Mulch that holds anything is left alone.
+ *
+ * @param years whether the record of two years comes with it
+ * @returns whether it was filled
+ */
+export function seedDemo(db: Database, now: Date, years = false): Promise<boolean> {
   return db.write(async (tx) => {
     if ((await allUnits(tx)).length > 0) return false;
     const ids: string[] = [];
@@ -17,9 +23,10 @@ export function seedDemo(db: Database, now: Date): Promise<boolean> {
       ids.push(id);
       await insertUnit(tx, { id, version: 1, name: map.name, place, map, savedAt: now.toISOString() });
     }
-    for (const { events, state } of demoJobs(now, ids)) await insertJob(tx, summarise(state), events);
+    for (const job of demoJobs(now, ids)) await insertJob(tx, shownOf(job), job.events);
+    if (years) for (const job of demoYears(now)) await insertJob(tx, shownOf(job), job.events);
     for (const { exercise, map, job } of demoPractice(now)) {
-      if (job) await insertJob(tx, summarise(job.state), job.events);
+      if (job) await insertJob(tx, shownOf(job), job.events);
       await insertExercise(tx, '', exercise, map);
     }
     return true;

@@ -1,5 +1,4 @@
 import {
-  COMEBACK_DAYS,
   daysBetween,
   type Earlier,
   type EarlierJob,
@@ -10,11 +9,12 @@ import {
 import type { JobSummary } from '../core/job';
 import type { Handle } from '../data/database';
 import { markedSummaries, summaryOf } from '../data/jobs';
+import { comebackDays } from './comeback-days';
 import { Problem } from './problem';
 
 const unitOf = (j: JobSummary) => ({ maker: j.maker ?? '', ...(j.mark ? { mark: j.mark } : {}) });
 
-function told(now: JobSummary, j: JobSummary): EarlierJob {
+function told(now: JobSummary, j: JobSummary, within: number): EarlierJob {
   const ids = (x: JobSummary) => (x.failed ?? []).map((f) => f.id);
   const at = j.handedOverAt;
   return {
@@ -27,7 +27,8 @@ function told(now: JobSummary, j: JobSummary): EarlierJob {
     ...(j.owed ? { owed: j.owed } : {}),
     ...(at ? { handedOverAt: at, days: daysBetween(at, now.openedAt) } : {}),
     comeback:
-      at !== undefined && isComeback({ at, functions: ids(j) }, { at: now.openedAt, functions: ids(now) }),
+      at !== undefined &&
+      isComeback({ at, functions: ids(j) }, { at: now.openedAt, functions: ids(now) }, within),
   };
 }
 
@@ -35,7 +36,8 @@ function told(now: JobSummary, j: JobSummary): EarlierJob {
 export async function earlierJobs(db: Handle, id: string): Promise<Earlier> {
   const now = await summaryOf(db, id);
   if (!now) throw new Problem(404, 'No such job', `there is no job ${id} on this Mulch`);
-  if (!now.mark) return { jobs: [], near: [], comebackDays: COMEBACK_DAYS };
+  const within = await comebackDays(db);
+  if (!now.mark) return { jobs: [], near: [], comebackDays: within };
   const others = (await markedSummaries(db)).filter((j) => j.id !== id);
   const near = new Map<string, { mark: string; unit: string; tag: string }>();
   for (const j of others)
@@ -44,8 +46,8 @@ export async function earlierJobs(db: Handle, id: string): Promise<Earlier> {
   return {
     jobs: others
       .filter((j) => sameUnit(unitOf(now), unitOf(j)) && j.openedAt <= now.openedAt)
-      .map((j) => told(now, j)),
+      .map((j) => told(now, j, within)),
     near: [...near.values()],
-    comebackDays: COMEBACK_DAYS,
+    comebackDays: within,
   };
 }

@@ -2,7 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { fold, type JobEvent } from '../core/job';
 import { Refusal } from '../core/refusal';
 import type { Database, Handle } from '../data/database';
-import { appendEvents, eventsById, eventsOf, insertJob, saveSummary } from '../data/jobs';
+import { appendEvents, eventsById, eventsOf, insertJob, saveShown } from '../data/jobs';
 import type { JobFile } from '../schemas/job-file';
 import type { PhotoStore } from './photo-store';
 import { checkPhotos } from './photos';
@@ -74,9 +74,10 @@ export async function importJob(
   file: JobFile,
 ): Promise<{ id: string; tag: string; added: number }> {
   const { events, job } = file;
-  const summary = await beside('judgeStory')({ events }).catch((error) => {
+  const shown = await beside('judgeStory')({ events }).catch((error) => {
     throw error instanceof Refusal ? refused(error) : error;
   });
+  const { summary } = shown;
   if (summary.id !== job)
     throw new Problem(422, 'Refused', 'the file and its first event name different jobs', '/job');
   const keepPhotos = await checkPhotos(
@@ -90,10 +91,10 @@ export async function importJob(
   await keepPhotos();
   return db.write(async (tx) => {
     const { here, fresh } = await freshOf(tx, file);
-    if (here === 0) await insertJob(tx, summary, events);
+    if (here === 0) await insertJob(tx, shown, events);
     else if (fresh.length) {
       await appendEvents(tx, job, here, fresh);
-      await saveSummary(tx, summary);
+      await saveShown(tx, shown);
     }
     return { id: job, tag: summary.tag, added: fresh.length };
   });

@@ -1,4 +1,5 @@
-import { type JobEvent, judge, summarise } from '../core/job';
+import { type JobEvent, judge } from '../core/job';
+import { shownOf } from '../core/record';
 import type { Database } from '../data/database';
 import { allTags, insertJob, summaryOf } from '../data/jobs';
 import { unitById } from '../data/units';
@@ -49,8 +50,8 @@ export function openJob(db: Database, command: OpenJob): Promise<{ id: string; t
       ...(place ? { place } : {}),
       ...(learned ? { learned } : {}),
     };
-    const { state } = judge(null, event);
-    await insertJob(tx, summarise(state), [event]);
-    return { id: state.id, tag: state.tag };
+    const opened = judge(null, event);
+    await insertJob(tx, shownOf(opened), [event]);
+    return { id: opened.state.id, tag: opened.state.tag };
   });
 }

@@ -1,8 +1,9 @@
 import { isDeepStrictEqual } from 'node:util';
-import { type JobEvent, judge, summarise } from '../core/job';
+import { type JobEvent, judge } from '../core/job';
+import { shownOf } from '../core/record';
 import { Refusal } from '../core/refusal';
 import type { Database } from '../data/database';
-import { appendEvents, eventsById, saveSummary } from '../data/jobs';
+import { appendEvents, eventsById, saveShown } from '../data/jobs';
 import { tellMoved } from './live/hub';
 import { Problem, refused } from './problem';
 import { recordsOf } from './records';
@@ -62,7 +63,7 @@ export async function postEvents(
     }
     if (fresh.length) {
       await appendEvents(tx, job, stored.events.length, fresh);
-      await saveSummary(tx, summarise(now.state));
+      await saveShown(tx, shownOf(now));
     }
     return now;
   });

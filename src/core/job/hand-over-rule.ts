@@ -14,6 +14,8 @@ import type { HandOver, JobState } from './state';
  */
 export function handOverHeldBy(state: JobState, result: HandOver['result']): string[] {
   const held: string[] = [];
+  // What is kept for its parts is not put together again.
+  if (result === 'kept for parts') return state.inUse.map(inUseWords);
   for (const cover of state.ledger.covers)
     if (cover.state !== 'final') held.push(`the ${cover.name} is not closed`);
   for (const item of state.ledger.items) {

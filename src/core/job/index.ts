@@ -59,3 +59,4 @@ export { type TickLine, ticksOf, ticksOfItem } from './ticks';
 export { beliefHistory, type NextStep, type TraceView, traceRequest, traceView } from './trace-of';
 export { type TryOpen, tryOpen } from './try-open';
 export { demandWhole } from './whole-story';
+export { type WorkedEntry, worked } from './worked';

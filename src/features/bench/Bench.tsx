@@ -20,6 +20,7 @@ const HELP = [
   { keys: 'Enter', does: 'open the job' },
   { keys: '/', does: 'choose a unit for a new job' },
   { keys: 'C', does: 'scan a label' },
+  { keys: 'D', does: 'records' },
   { keys: 'P', does: 'practice' },
   { keys: 'N', does: 'night and day' },
   { keys: '?', does: 'these keys' },
@@ -98,6 +99,7 @@ export function Bench({
       n: () => void toggleTheme(),
       c: () => setScanning(true),
       p: () => window.location.assign('/practice'),
+      d: () => window.location.assign('/records'),
       '/': () => document.querySelector<HTMLElement>('[data-key=find]')?.focus(),
       '?': () => setKeys(true),
       'Shift+?': () => setKeys(true),
@@ -136,6 +138,7 @@ export function Bench({
         <a href="/cables">Cables</a>
         <a href="/batteries">Batteries</a>
         <a href="/units">Units</a>
+        <a href="/records">Records</a>
         <a href="/practice">Practice</a>
         <a href="/people">People</a>
       </Head>

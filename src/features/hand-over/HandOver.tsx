@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { type HandOver as Given, handOverHeldBy, openPoints } from '../../core/job';
+import { type HandOver as Given, handOverHeldBy, openPoints, RESULTS } from '../../core/job';
 import { reportOf } from '../../core/report';
 import { Action, Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
@@ -76,8 +76,6 @@ function Report() {
     </article>
   );
 }
-
-const RESULTS: Given['result'][] = ['works', 'referred', 'returned as it was'];
 
 type More = 'settings' | 'disposal' | 'owed' | 'decidedBy' | 'followUp' | 'note';
 

@@ -1,77 +1,11 @@
-import { type ReactNode, useEffect, useMemo, useState } from 'react';
-import { FootHost, theNext, theOneAction, toFoot } from '../../ui/Foot';
-import { Frame } from '../../ui/Frame';
-import { Head } from '../../ui/Head';
-import { KeysDialog, useEscape, useKeys } from '../../ui/Keys';
-import { toggleTheme } from '../../ui/ThemeButton';
-import { useFocusNeverLost } from '../../ui/use-focus-never-lost';
+import type { ComponentProps } from 'react';
+import { SheetFrame } from '../sheet/SheetFrame';
 
-/** Frame of the views of the practice bench: its head, its floor, its keys. */
-export function PracticeFrame({
-  title,
-  about,
-  label,
-  busy,
-  back,
-  help,
-  keys,
-  children,
-}: {
-  title: string;
-  about: string;
-  /** of what stands in it */
-  label: string;
-  busy?: boolean;
-  /** where B leads */
-  back: { href: string; words: string };
-  help: { keys: string; does: string }[];
-  /** keys of the view beside those of every one */
-  keys: Record<string, () => void>;
-  children: ReactNode;
-}) {
-  const [open, setOpen] = useState(false);
-  useFocusNeverLost(toFoot);
-  useEscape(toFoot);
-  useKeys(
-    useMemo(
-      () => ({
-        b: () => window.location.assign(back.href),
-        n: () => void toggleTheme(),
-        Enter: theOneAction,
-        Space: theNext,
-        '?': () => setOpen(true),
-        'Shift+?': () => setOpen(true),
-        ...keys,
-      }),
-      [back.href, keys],
-    ),
-  );
-  useEffect(() => toFoot(), []);
-  const all = [
-    { keys: 'Enter', does: 'the one action' },
-    ...help,
-    { keys: 'Escape', does: 'out of a field, to the foot' },
-    { keys: 'B', does: back.words },
-    { keys: 'N', does: 'night and day' },
-    { keys: '?', does: 'these keys' },
-  ];
-  return (
-    <Frame className="alone">
-      <Head
-        tag={<span className="tag mono">practice</span>}
-        title={title}
-        about={about}
-        onKeys={() => setOpen(true)}
-      >
-        {back.href !== '/' && <a href={back.href}>Practice</a>}
-        <a href="/">Bench</a>
-      </Head>
-      <FootHost below={null}>
-        <main className="main" id="main" aria-label={label} aria-busy={busy || undefined}>
-          {children}
-        </main>
-      </FootHost>
-      <KeysDialog open={open} onClose={() => setOpen(false)} help={all} />
-    </Frame>
-  );
-}
+/** Frame of the views of the practice bench. */
+export const PracticeFrame = (props: Omit<ComponentProps<typeof SheetFrame>, 'tag' | 'links'>) => (
+  <SheetFrame
+    tag="practice"
+    links={props.back.href !== '/' && <a href={props.back.href}>Practice</a>}
+    {...props}
+  />
+);

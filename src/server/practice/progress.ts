@@ -1,8 +1,5 @@
-import Papa from 'papaparse';
 import type { Exercise } from '../../core/practice';
-
-/** A cell that a table would take for a formula is written as words. */
-const plain = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text);
+import { csvOf } from '../csv';
 
 const COLUMNS = [
   'ended',
@@ -28,9 +25,9 @@ export function progressCsv(exercises: Exercise[]): string {
   const rows = exercises
     .filter((e) => e.endedAt)
     .map((e) => ({
-      ended: e.endedAt,
+      ended: e.endedAt ?? '',
       kind: e.kind,
-      unit: plain(e.unit),
+      unit: e.unit,
       seed: e.seed,
       skills: e.skills.join('; '),
       score_percent: e.score === undefined ? '' : Math.round(e.score * 1000) / 10,
@@ -39,7 +36,7 @@ export function progressCsv(exercises: Exercise[]): string {
       halving_percent: wayOf(e, 'halving'),
       from_the_source_percent: wayOf(e, 'from the source on'),
       counted: e.again ? 'no' : 'yes',
-      remember: plain(e.remember ?? ''),
+      remember: e.remember ?? '',
     }));
-  return Papa.unparse(rows, { columns: COLUMNS });
+  return csvOf(rows, COLUMNS);
 }

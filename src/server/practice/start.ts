@@ -1,7 +1,8 @@
 import { ulid } from 'ulid';
-import { effective, type JobEvent, judge, summarise } from '../../core/job';
+import { effective, type JobEvent, judge } from '../../core/job';
 import type { Person } from '../../core/people';
 import { type Exercise, FIND_IT, hide, kindOf, madeUnit, type Wanted, type Wish } from '../../core/practice';
+import { shownOf } from '../../core/record';
 import { Refusal } from '../../core/refusal';
 import type { UnitMap } from '../../core/unit';
 import type { Database, Handle } from '../../data/database';
@@ -71,7 +72,7 @@ function practiceJob(
 async function keepJob(tx: Handle, events: JobEvent[]): Promise<void> {
   let record: ReturnType<typeof judge> | null = null;
   for (const event of events) record = judge(record, event);
-  if (record) await insertJob(tx, summarise(record.state), events);
+  if (record) await insertJob(tx, shownOf(record), events);
 }
 
 /** Whose exercises they are: a person’s where somebody is signed in, else those of this Mulch. */

@@ -1,4 +1,4 @@
-export const RESULTS = ['works', 'referred', 'returned as it was'] as const;
+export const RESULTS = ['works', 'referred', 'returned as it was', 'kept for parts'] as const;
 
 export interface HandOver {
   at: string;
