@@ -41,6 +41,7 @@ const ROOMS = {
       'papaparse',
       'idb',
       'cmdk',
+      'signature_pad',
       '@xyflow/react',
     ],
   },

@@ -30,6 +30,9 @@ async function viewsOf(page: Page, url: string): Promise<string[]> {
     `/jobs/${id('SP-117')}/close-up`,
     `/jobs/${id('SP-109')}/plugs`,
     ...(['trace', 'make safe', 'open up'] as const).map((s) => `/jobs/${id('SP-126')}/${slug(s)}`),
+    '/records',
+    '/records?shows=figures',
+    '/workshop',
     '/nowhere',
   ];
 }

@@ -20,6 +20,10 @@ const META = { id: ULID, at: '2026-11-26T10:00:00.000Z', by: 'Ines' };
 
 /** One entry of every kind, with everything it may carry. */
 const EXAMPLES: { [T in EventType]: Payload<T> } = {
+  'owed.noted': { owed: 'core to return', what: 'old drive to its maker', due: '2026-12-24' },
+  'owed.settled': { owed: ULID },
+  'pictures.chosen': { photos: [ULID] },
+  'receipt.signed': { name: 'M. Wren', wide: 3, lines: [[0.1, 0.5, 0.4, 0.2, 0.9, 0.6]] },
   'intake.recorded': {
     function: 'left',
     alsoFails: ['right'],
@@ -115,7 +119,7 @@ const EXAMPLES: { [T in EventType]: Payload<T> } = {
   'unit.entered': { name: 'feeder', goal: 'roller out' },
   'unit.left': { as: 'whole' },
   'part.removed': { name: 'old', carry: ['heat sink'], serial: '1', dateCode: '2319' },
-  'part.fitted': { name: 'new', serial: '2', dateCode: '2641' },
+  'part.fitted': { name: 'new', serial: '2', dateCode: '2641', donor: { job: ULID, tag: 'SP-045' } },
   'remedy.done': { note: 'contact 2 dull' },
   'remedy.tried': {},
   'preparation.ticked': { line: 'polarity', note: '+7.4 V' },
@@ -202,10 +206,14 @@ describe('what a job that waits takes', () => {
       'map.taken',
       'name.learned',
       'note.added',
+      'owed.noted',
+      'owed.settled',
       'photo.added',
+      'pictures.chosen',
       'pin.placed',
       'pin.removed',
       'practice.ended',
+      'receipt.signed',
       'swelling.noted',
       'tick.done',
       'tick.noted',

@@ -143,11 +143,11 @@ describe('the record as it is kept', () => {
       event: last?.id ?? '',
     } as const;
     await postEvents(db, open.job, [undo], 0);
-    const after = async () => (await factsPage(db.read, {})).find((f) => f.job === open.job);
-    expect((await after())?.handedOverAt).toBeUndefined();
-    expect((await after())?.minutes).toBeUndefined();
+    const factsNow = async () => (await factsPage(db.read, {})).find((f) => f.job === open.job);
+    expect((await factsNow())?.handedOverAt).toBeUndefined();
+    expect((await factsNow())?.minutes).toBeUndefined();
     await postEvents(db, open.job, [{ ...undo, id: ulid(), event: undo.id }], 0);
-    expect((await after())?.handedOverAt).toBe(open.handedOverAt);
+    expect((await factsNow())?.handedOverAt).toBe(open.handedOverAt);
   });
   it('is written anew where another Mulch kept other facts, to the same', async () => {
     const before = await factsPage(db.read, {});

@@ -3,7 +3,7 @@ import type { JobEvent, JobSummary, Lesson } from '../core/job';
 import type { Shown } from '../core/record';
 import type { Handle } from './database';
 import { keepFacts } from './facts';
-import { indexEvents } from './search';
+import { forgetIndexed, indexEvents } from './search';
 import { jobEvents, jobs } from './tables';
 
 /** SQLite takes so many values to a statement, and more. */
@@ -108,6 +108,16 @@ export async function countJobs(db: Handle): Promise<{ here: number; gone: numbe
   return { here: (row?.all ?? 0) - gone, gone };
 }
 
+/** Summaries of the jobs from which something is still owed, the newest first. */
+export async function owingSummaries(db: Handle): Promise<JobSummary[]> {
+  const rows = await db
+    .select({ summary: jobs.summary })
+    .from(jobs)
+    .where(and(isReal, sql`json_extract(${jobs.summary}, '$.owing') is not null`))
+    .orderBy(desc(jobs.openedAt));
+  return rows.map((r) => r.summary);
+}
+
 /** All tags given out. */
 export async function allTags(db: Handle): Promise<string[]> {
   return (await db.select({ tag: jobs.tag }).from(jobs).where(isReal)).map((r) => r.tag);
@@ -152,4 +162,20 @@ export async function summariesByTag(db: Handle, begins: string, most: number): 
     .orderBy(desc(jobs.openedAt))
     .limit(most);
   return rows.map((r) => r.summary);
+}
+
+/** Writes entries of a job anew, each under its id; what is found of it follows. */
+export async function rewriteEvents(db: Handle, job: string, events: JobEvent[]): Promise<void> {
+  for (const body of events) await db.update(jobEvents).set({ body }).where(eq(jobEvents.id, body.id));
+  await forgetIndexed(db, job);
+  await indexEvents(db, job, events);
+}
+
+/** Jobs, but this one, in whose entries a text stands. */
+export async function jobsNaming(db: Handle, text: string, but: string[]): Promise<string[]> {
+  const rows = await db
+    .select({ job: jobEvents.job })
+    .from(jobEvents)
+    .where(sql`instr(${jobEvents.body}, ${text}) > 0`);
+  return [...new Set(rows.map((r) => r.job))].filter((j) => !but.includes(j));
 }

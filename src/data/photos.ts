@@ -14,3 +14,8 @@ export async function photoById(db: Handle, id: string): Promise<PhotoRow | unde
 export async function insertPhoto(db: Handle, row: PhotoRow): Promise<void> {
   await db.insert(photos).values(row).onConflictDoNothing();
 }
+
+/** Takes a picture's row away. */
+export async function deletePhoto(db: Handle, id: string): Promise<void> {
+  await db.delete(photos).where(eq(photos.id, id));
+}

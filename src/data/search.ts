@@ -42,6 +42,11 @@ export async function indexEvents(db: Handle, job: string, events: JobEvent[]): 
   for (const e of events) if (e.type === 'undone') await takeBack(db, e.event, events);
 }
 
+/** Takes everything of a job out of what is found. */
+export async function forgetIndexed(db: Handle, job: string): Promise<void> {
+  await db.delete(search).where(eq(search.ref, job));
+}
+
 /** Puts a unit into what is found, in place of what was found of it. */
 export async function indexUnit(db: Handle, id: string, map: UnitMap, place: string): Promise<void> {
   await db.delete(search).where(eq(search.ref, id));

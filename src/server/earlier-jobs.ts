@@ -14,6 +14,12 @@ import { Problem } from './problem';
 
 const unitOf = (j: JobSummary) => ({ maker: j.maker ?? '', ...(j.mark ? { mark: j.mark } : {}) });
 
+/** What was still owed from a job, in words. */
+function owedBy(j: JobSummary): { owed?: string } {
+  const owed = [...(j.owed ? [j.owed] : []), ...(j.owing ?? []).map((o) => o.what)].join('; ');
+  return owed ? { owed } : {};
+}
+
 function told(now: JobSummary, j: JobSummary, within: number): EarlierJob {
   const ids = (x: JobSummary) => (x.failed ?? []).map((f) => f.id);
   const at = j.handedOverAt;
@@ -24,7 +30,10 @@ function told(now: JobSummary, j: JobSummary, within: number): EarlierJob {
     symptom: j.symptom,
     failed: (j.failed ?? []).map((f) => f.name),
     mended: j.mended ?? [],
-    ...(j.owed ? { owed: j.owed } : {}),
+    ...owedBy(j),
+    ...(j.warrantyUntil
+      ? { warranty: { until: j.warrantyUntil, runs: j.warrantyUntil >= now.openedAt.slice(0, 10) } }
+      : {}),
     ...(at ? { handedOverAt: at, days: daysBetween(at, now.openedAt) } : {}),
     comeback:
       at !== undefined &&

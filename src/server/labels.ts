@@ -1,21 +1,16 @@
-import PDFDocument from 'pdfkit';
 import QRCode from 'qrcode';
 import type { JobState } from '../core/job';
 import { placeWords, specOf, tally } from '../core/ledger';
 import { jobPath } from '../schemas/job-path';
-import { printFonts, type Run, runsOf, type Weight } from './print-fonts';
+import { EDGE, line, MM, openSheet, PAGE, type Sheet } from './pdf/sheet';
 import { Problem } from './problem';
 
-const MM = 72 / 25.4;
-const PAGE = { width: 210 * MM, height: 297 * MM };
 /** Three by eight labels of 64 × 34 mm on a sheet of A4. */
 const COLUMNS = 3;
 const ROWS = 8;
 const LABEL = { width: 64 * MM, height: 34 * MM };
 const MARGIN = { x: (PAGE.width - COLUMNS * LABEL.width) / 2, y: (PAGE.height - ROWS * LABEL.height) / 2 };
 const QR = 24 * MM;
-const INK = '#261c14';
-const EDGE = '#b3a694';
 
 export interface Label {
   /** large: where it is kept */
@@ -45,33 +40,6 @@ export function labelsOf(job: JobState, origin: string): Label[] {
     }));
 }
 
-type Sheet = PDFKit.PDFDocument;
-
-const widthOf = (pdf: Sheet, runs: Run[], size: number) =>
-  runs.reduce((w, r) => w + pdf.font(r.font.name).fontSize(size).widthOfString(r.text), 0);
-
-/** One line of text, shortened where it does not fit; what no font has is added to `lacking`. */
-function line(
-  pdf: Sheet,
-  text: string,
-  at: { x: number; y: number; size: number; weight: Weight; room: number },
-  lacking: Set<string>,
-) {
-  const whole = runsOf(text, at.weight);
-  for (const sign of whole.lacking) lacking.add(sign);
-  let { runs } = whole;
-  const signs = [...text];
-  while (signs.length > 1 && widthOf(pdf, runs, at.size) > at.room) {
-    signs.pop();
-    runs = runsOf(`${signs.join('')}…`, at.weight).runs;
-  }
-  let { x } = at;
-  for (const run of runs) {
-    pdf.font(run.font.name).fontSize(at.size).fillColor(INK).text(run.text, x, at.y, { lineBreak: false });
-    x += pdf.widthOfString(run.text);
-  }
-}
-
 async function draw(pdf: Sheet, label: Label, x: number, y: number, lacking: Set<string>) {
   pdf.lineWidth(0.5).strokeColor(EDGE).rect(x, y, LABEL.width, LABEL.height).stroke();
   const png = await QRCode.toBuffer(label.link, { errorCorrectionLevel: 'M', margin: 1, scale: 6 });
@@ -94,15 +62,7 @@ async function draw(pdf: Sheet, label: Label, x: number, y: number, lacking: Set
 export async function labelSheet(labels: Label[], title: string): Promise<Uint8Array> {
   if (labels.length === 0)
     throw new Problem(422, 'No labels', 'nothing is off the unit: there is nothing to label');
-  const pdf = new PDFDocument({ size: 'A4', margin: 0, autoFirstPage: false, info: { Title: title } });
-  const pieces: Uint8Array[] = [];
-  const ended = new Promise<void>((done, fail) => {
-    pdf.on('data', (piece: Uint8Array) => pieces.push(piece));
-    pdf.on('end', done);
-    pdf.on('error', fail);
-  });
-  for (const fonts of Object.values(printFonts()))
-    for (const { name, bytes } of fonts) pdf.registerFont(name, bytes);
+  const { pdf, bytes } = openSheet(title);
   const perPage = COLUMNS * ROWS;
   for (let p = 0; p * perPage < labels.length; p++) {
     const lacking = new Set<string>();
@@ -121,7 +81,5 @@ export async function labelSheet(labels: Label[], title: string): Promise<Uint8A
       line(pdf, foot, { ...at, room: COLUMNS * LABEL.width }, new Set());
     }
   }
-  pdf.end();
-  await ended;
-  return Buffer.concat(pieces);
+  return bytes();
 }

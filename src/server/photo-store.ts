@@ -7,6 +7,8 @@ import { keeping } from '../data/store-fault';
 export interface PhotoStore {
   put(name: string, bytes: Uint8Array): Promise<void>;
   get(name: string): Promise<Uint8Array | null>;
+  /** takes it away, where it is there */
+  remove(name: string): Promise<void>;
 }
 
 /** Pictures in a folder. A file is written beside its place and moved there, so that it is whole or not there. */
@@ -28,6 +30,7 @@ export function folderStore(folder: string): PhotoStore {
         }
       });
     },
+    remove: (name) => keeping(() => rm(place(name), { force: true })),
     async get(name) {
       try {
         return await readFile(place(name));

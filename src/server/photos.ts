@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import sharp from 'sharp';
-import type { Database } from '../data/database';
-import { insertPhoto, photoById } from '../data/photos';
+import type { Database, Handle } from '../data/database';
+import { deletePhoto, insertPhoto, photoById } from '../data/photos';
 import type { PhotoStore } from './photo-store';
 import { Problem } from './problem';
 
@@ -120,4 +120,11 @@ async function asKept(file: string, data: Buffer): Promise<Drawn> {
   const { format, width, height, exif } = await image.metadata();
   if (format !== 'webp' || exif) throw notAPicture(`the picture ${file.slice(0, 8)} was not kept by a Mulch`);
   return { data, preview: await shrunk(image, SMALL_SIDE, 74).toBuffer(), width, height };
+}
+
+/** Takes a picture away, and its small one. */
+export async function removePhoto(db: Handle, store: PhotoStore, file: string): Promise<void> {
+  await deletePhoto(db, file);
+  await store.remove(file);
+  await store.remove(small(file));
 }

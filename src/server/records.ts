@@ -36,6 +36,11 @@ class Records {
     }
   }
 
+  /** Forgets what is kept of a job: its entries were written anew. */
+  drop(job: string): void {
+    this.kept.delete(job);
+  }
+
   private async anew(db: Handle, job: string): Promise<JobRecord | null> {
     const events = await eventsOf(db, job);
     return events.length ? fold(events) : null;

@@ -11,6 +11,8 @@ export interface EarlierJob {
   handedOverAt?: string;
   /** what was still owed then */
   owed?: string;
+  /** last day of the workshop’s own warranty on it, and whether it still runs */
+  warranty?: { until: string; runs: boolean };
   /** days from its hand over until this job was opened */
   days?: number;
   /** the same function fails again within the days that count */

@@ -13,6 +13,7 @@ export function fixLines(state: JobState, at: string): Reported[] {
   if (!fix) return [];
   return [
     { under, at, text: fix.name, result: `${fix.element}${stampWords(fix)}` },
+    ...(fix.donor ? [{ under, text: 'Taken from another unit', result: `job ${fix.donor.tag}` }] : []),
     ...(fix.seen ? [{ under, text: 'Seen', result: fix.seen }] : []),
     ...(fix.old ? [{ under, text: 'The old one', result: stampWords(fix.old).slice(2) }] : []),
     ...(fix.across ? [{ under, text: 'Cables one across at a time', result: fix.across.join(', ') }] : []),

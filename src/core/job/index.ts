@@ -1,8 +1,10 @@
 export { answerWords, verdictOf } from './answer';
 export { bareEnds } from './bare-ends';
+export { demandDay } from './day';
 export * from './event';
 export { designated, type FaceNow, facesNow, faceToShow, type PinTone } from './face-of';
 export { type FirstLook, firstLooksFound, firstLooksLeft } from './first-looks';
+export { forgotten, REMOVED } from './forgotten';
 export { handOverHeldBy } from './hand-over-rule';
 export { handHeldBy } from './hands-in';
 export { type HistoryLine, history, inWords, redoTarget, type StoryLine, story, undoTarget } from './history';

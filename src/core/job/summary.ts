@@ -40,6 +40,10 @@ export interface JobSummary {
   mended?: string[];
   /** what was still owed to somebody */
   owed?: string;
+  /** what is still owed to somebody, by when */
+  owing?: { id: string; what: string; due?: string }[];
+  /** last day of the workshop’s own warranty */
+  warrantyUntil?: string;
   /** a simulated unit: it stands on no list of the workshop */
   practice?: true;
   /** what this job taught, once it is handed over and proven */
@@ -95,6 +99,18 @@ function identityOf(state: JobState): Partial<JobSummary> {
   };
 }
 
+/** What is still open after a hand over. */
+function owingOf(state: JobState): Partial<JobSummary> {
+  const open = state.owed.filter((o) => !o.settled);
+  const until = state.handedOver?.warrantyUntil;
+  return {
+    ...(open.length
+      ? { owing: open.map(({ id, what, due }) => ({ id, what, ...(due ? { due } : {}) })) }
+      : {}),
+    ...(until ? { warrantyUntil: until } : {}),
+  };
+}
+
 /**
  * Sums a job up for the bench.
  *
@@ -138,6 +154,7 @@ export function summarise(state: JobState): JobSummary {
     openedAt: state.openedAt,
     handedOver: state.handedOver !== null,
     ...identityOf(state),
+    ...owingOf(state),
     ...(state.practice ? { practice: true } : {}),
     ...(lesson ? { lesson } : {}),
   };

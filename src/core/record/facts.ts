@@ -65,8 +65,8 @@ export interface JobFacts {
   checks: CheckFact[];
   /** whom it was referred to, and why */
   referred?: { to: string; why: string };
-  /** what was fitted, in words */
-  parts: string[];
+  /** what was fitted, in words, and the job of the unit it was taken from */
+  parts: { name: string; donor?: string }[];
   /** how often it was taken in hand: one more than it was parked */
   visits: number;
   /** minutes at work, once it is handed over */
@@ -109,8 +109,10 @@ function checksOf(state: JobState): CheckFact[] {
 }
 
 /** What was put in where something else was. */
-const partsOf = (state: JobState): string[] =>
-  [...state.failed, ...fixesOf(state)].flatMap((f) => (f.newItem ? [f.name] : []));
+const partsOf = (state: JobState): JobFacts['parts'] =>
+  [...state.failed, ...fixesOf(state)].flatMap((f) =>
+    f.newItem ? [{ name: f.name, ...(f.donor ? { donor: f.donor.job } : {}) }] : [],
+  );
 
 /**
  * What a job leaves for the record.

@@ -5,6 +5,7 @@ import { hearingLoop } from '../../demo/units/hearing-loop';
 import { openPoints } from '../job';
 import { bench } from '../job/bench.test.fixture';
 import {
+  donorsFor,
   durationsOf,
   factsOf,
   followedUp,
@@ -100,7 +101,7 @@ describe('facts of a job', () => {
       failed: [{ id: 'left' }],
       people: ['Ines'],
       remedies: [{ element: 'W7', remedyKind: 'replace', end: 'mended' }],
-      parts: ['ribbon 10-way'],
+      parts: [{ name: 'ribbon 10-way' }],
       checks: [{ check: 'symptom:left', bad: true }],
       visits: 1,
     });
@@ -162,6 +163,20 @@ describe('following repairs up', () => {
   it('a unit that is kept for its parts is followed no further', () => {
     const end = repair(30, { result: 'kept for parts', failed: [{ id: 'right', name: 'Right' }] });
     expect(followedUp([repair(0), end], day(400))[0]).toMatchObject({ days: 30, cameBack: false });
+  });
+});
+
+describe('units kept for their parts', () => {
+  it('the same model first, with what was at fault in them and what they gave', () => {
+    const donor = repair(0, { result: 'kept for parts', tag: 'T-900' });
+    const other = repair(0, { result: 'kept for parts', tag: 'T-100', model: 'Hapstock PB-3' });
+    const taker = repair(3, { tag: 'T-901', parts: [{ name: 'amplifier board', donor: donor.job }] });
+    expect(donorsFor([other, taker, donor], donor.model)).toMatchObject([
+      { tag: 'T-900', same: true, faulty: ['W7'], given: [{ name: 'amplifier board', tag: 'T-901' }] },
+      { tag: 'T-100', same: false, given: [] },
+    ]);
+    // Two units that say nothing of their model are not of the same one.
+    expect(donorsFor([{ ...donor, model: '' }], '')[0]?.same).toBe(false);
   });
 });
 

@@ -282,7 +282,7 @@ export function teach(
     moves: [...moves]
       .map(([verb, minutes]) => ({ verb, minutes: spreadOfMinutes(minutes) }))
       .sort((a, b) => b.minutes.count - a.minutes.count),
-    parts: counted(parts, (p) => p).map(({ key, count }) => ({ name: key, count })),
+    parts: counted(parts, (p) => p.name).map(({ key, count }) => ({ name: key, count })),
     partsPerRepair: repairs.length ? repairs.reduce((n, f) => n + f.parts.length, 0) / repairs.length : null,
     referred: counted(
       over.flatMap((f) => (f.referred ? [f.referred.to] : [])),

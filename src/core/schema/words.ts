@@ -60,6 +60,8 @@ export const Line = Type.String({ maxLength: 400 });
 export const Text = Type.String({ maxLength: 4000 });
 export const Ulid = Type.String({ pattern: '^[0-9A-HJKMNP-TV-Z]{26}$', maxLength: 26 });
 export const Moment = Type.String({ format: 'date-time', maxLength: 40 });
+/** A day of the calendar: 2026-11-27. */
+export const Day = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$', maxLength: 10 });
 export const Minutes = Type.Number({ minimum: 0, maximum: 100_000 });
 export const Chance = Type.Number({ minimum: 0, maximum: 1 });
 export const Count = Type.Integer({ minimum: 0, maximum: 9999 });

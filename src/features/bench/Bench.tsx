@@ -14,6 +14,7 @@ import { BenchRun } from './BenchRun';
 import { JobRow } from './JobRow';
 import { NewJob } from './NewJob';
 import { OutOfPlace } from './OutOfPlace';
+import { OwedHere } from './OwedHere';
 
 const HELP = [
   { keys: '↑ ↓', does: 'along the jobs' },
@@ -75,6 +76,7 @@ export function Bench({
   here: first,
   gone: lastGone,
   count,
+  owing,
   units,
   backup,
 }: {
@@ -84,6 +86,8 @@ export function Bench({
   gone: JobSummary[];
   /** how many there are of each */
   count: { here: number; gone: number };
+  /** jobs from which something is still owed */
+  owing: JobSummary[];
   units: { id: string; name: string; place: string }[];
   /** the last one Mulch made itself; null where it makes none */
   backup: Backup | 'none' | null;
@@ -91,7 +95,12 @@ export function Bench({
   const [keys, setKeys] = useState(false);
   const [scanning, setScanning] = useState(false);
   const [day, setDay] = useState('');
-  useEffect(() => setDay(format(new Date(), 'EEE d')), []);
+  // Of the bench, not of the server.
+  const [today, setToday] = useState('');
+  useEffect(() => {
+    setDay(format(new Date(), 'EEE d'));
+    setToday(format(new Date(), 'yyyy-MM-dd'));
+  }, []);
   const bindings = useMemo(
     () => ({
       ArrowDown: () => step(1),
@@ -141,6 +150,7 @@ export function Bench({
         <a href="/records">Records</a>
         <a href="/practice">Practice</a>
         <a href="/people">People</a>
+        <a href="/workshop">Workshop</a>
       </Head>
       <BenchRun jobs={here} />
       <main className="main">
@@ -179,6 +189,7 @@ export function Bench({
             )}
           </div>
           <div>
+            <OwedHere jobs={owing} today={today} />
             <NewJob units={units} />
             <p className="pad border-t border-rule">
               <button type="button" className="act-2" onClick={() => setScanning(true)}>

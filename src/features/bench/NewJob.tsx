@@ -7,6 +7,7 @@ import { author } from '../job/author';
 import { signedIn } from '../people/signed-in';
 import { openJobOn } from '../units/open-job';
 import { type Failure, send } from '../units/send';
+import { sendBytes } from '../units/send-bytes';
 
 const MOST_MEGABYTES = 256;
 
@@ -34,7 +35,9 @@ export function NewJob({ units }: { units: { id: string; name: string; place: st
     const tooLarge = chosen.size > MOST_MEGABYTES * 1024 * 1024;
     const sent = tooLarge
       ? { ok: false as const, failure: { reason: `the file is over ${MOST_MEGABYTES} MB`, path: '' } }
-      : await send<{ id: string; added: number }>('/api/jobs/import', await chosen.text());
+      : /\.zip$/i.test(chosen.name)
+        ? await sendBytes<{ id: string; added: number }>('/api/jobs/bundle', chosen)
+        : await send<{ id: string; added: number }>('/api/jobs/import', await chosen.text());
     setBusy('');
     if (sent.ok) window.location.assign(jobPath(sent.data.id, 'hand over'));
     else setWrong({ where: 'file', failure: sent.failure });
@@ -68,8 +71,8 @@ export function NewJob({ units }: { units: { id: string; name: string; place: st
         <FileButton
           className="justify-self-start"
           disabled={busy !== ''}
-          label="Job file"
-          accept=".json,application/json"
+          label="Job file or bundle"
+          accept=".json,.zip,application/json,application/zip"
           onFiles={take}
         >
           {busy === 'reading the file' ? 'Reading the file' : 'A job from a file'}

@@ -1,18 +1,22 @@
 import { useState } from 'react';
 import { type HandOver as Given, handOverHeldBy, openPoints, RESULTS } from '../../core/job';
-import { reportOf } from '../../core/report';
 import { Action, Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { AreaField, Choices, TextField, Wrong } from '../../ui/Field';
 import { Foot } from '../../ui/Foot';
 import { GateSign } from '../../ui/GateSign';
+import { later } from '../../ui/later';
 import { TickBox } from '../../ui/Signs';
+import { useKept } from '../../ui/use-kept';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
-import { Thumbs } from '../photos/Thumbs';
 import { KeepWayIn } from './KeepWayIn';
 import { OpenPoints } from './OpenPoints';
+import { OwedList } from './OwedList';
+import { OwnersPageView } from './OwnersPageView';
 import { ReplaceBy } from './ReplaceBy';
+import { SignatureDrawing } from './SignatureDrawing';
+import { WorkshopReport } from './WorkshopReport';
 
 /** The report as it falls out of the record, and the hand over itself. */
 export function HandOver() {
@@ -24,68 +28,59 @@ export function HandOver() {
   );
 }
 
+const SignDialog = later(() => import('./SignDialog').then((m) => m.default));
+
+type Reader = 'owner' | 'workshop';
+
 function Report() {
-  const { job, events } = useJob();
-  const sections = reportOf(job, events);
+  const { job } = useJob();
+  const [reader, setReader] = useKept<Reader>('mulch-report-for', 'workshop');
   return (
     <article className="pad grid gap-4 content-start max-w-[860px]">
+      <div className="no-print">
+        <Choices
+          label="Report for"
+          name="reader"
+          value={reader}
+          onPick={(v) => setReader(v as Reader)}
+          options={[
+            { value: 'owner', words: 'For the owner' },
+            { value: 'workshop', words: 'For the workshop' },
+          ]}
+          hideLabel
+        />
+      </div>
       <header className="flex flex-wrap gap-4 items-center">
         <span className="tag mono">{job.tag}</span>
         <div>
           <h2 className="headline">{job.map.name}</h2>
           <p className="note">
-            {[[job.map.maker, job.map.model].filter(Boolean).join(' '), job.place, 'taken in']
+            {[
+              [job.map.maker, job.map.model].filter(Boolean).join(' '),
+              job.identity?.mark,
+              job.place,
+              'taken in',
+            ]
               .filter(Boolean)
               .join(', ')}{' '}
             <Clock at={job.openedAt} day />
           </p>
         </div>
       </header>
-      {sections.length === 0 && (
-        <p className="note">The report writes itself as the job goes on. Nothing is recorded yet.</p>
-      )}
-      {sections.map((s) => (
-        <section key={s.title}>
-          <h3 className="sec pb-1">{s.title}</h3>
-          <table className="plain table-fixed">
-            <tbody>
-              {s.lines.map((l) => (
-                <tr
-                  key={`${l.at ?? ''} ${l.text} ${l.result ?? ''}`}
-                  className="max-[760px]:grid max-[760px]:grid-cols-[104px_minmax(0,1fr)]"
-                >
-                  <td className="w-[116px] text-bark-2 py-1! text-[14px]">
-                    {l.at && <Clock at={l.at} day />}
-                  </td>
-                  <td className="py-1! w-[50%] max-[760px]:w-auto">{l.text}</td>
-                  <td className="py-1! font-[600] max-[760px]:col-start-2 max-[760px]:border-t-0! max-[760px]:empty:hidden">
-                    {l.result}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </section>
-      ))}
-      {job.photos.length > 0 && (
-        <section>
-          <h3 className="sec pb-2">Pictures</h3>
-          <Thumbs photos={job.photos} label="Pictures of the report" />
-        </section>
-      )}
+      {reader === 'owner' ? <OwnersPageView /> : <WorkshopReport />}
     </article>
   );
 }
 
-type More = 'settings' | 'disposal' | 'owed' | 'decidedBy' | 'followUp' | 'note';
+type More = 'settings' | 'disposal' | 'decidedBy' | 'followUp' | 'warrantyUntil' | 'note';
 
 /** What may be said beside it, each a line of the report. */
-const MORE: { key: More; label: string; placeholder?: string }[] = [
+const MORE: { key: More; label: string; placeholder?: string; type?: 'date' }[] = [
   { key: 'settings', label: 'Settings restored' },
   { key: 'disposal', label: 'What was taken out goes', placeholder: 'old pack to the collection' },
-  { key: 'owed', label: 'Still owed', placeholder: 'registration, the second key' },
   { key: 'decidedBy', label: 'Who decided', placeholder: 'harbour master, by telephone' },
   { key: 'followUp', label: 'To be looked at again', placeholder: 'after the spring tide' },
+  { key: 'warrantyUntil', label: 'Own warranty until', type: 'date' },
 ];
 
 function Giving() {
@@ -157,11 +152,13 @@ function Giving() {
               onChange={(e) => setTo(e.target.value)}
               wrong={wrong?.path === '/to' ? wrong.reason : undefined}
             />
-            {MORE.map(({ key, label, placeholder }) => (
+            {MORE.map(({ key, label, placeholder, type }) => (
               <TextField
                 key={key}
                 label={label}
                 placeholder={placeholder}
+                type={type}
+                wrong={wrong?.path === `/${key}` ? wrong.reason : undefined}
                 value={more[key] ?? ''}
                 onChange={(e) => setMore({ ...more, [key]: e.target.value })}
                 hint={
@@ -178,7 +175,7 @@ function Giving() {
               onChange={(e) => setMore({ ...more, note: e.target.value })}
               rows={2}
             />
-            {wrong && wrong.path !== '/to' && <Wrong>{wrong.reason}</Wrong>}
+            {wrong && !['/to', '/warrantyUntil'].includes(wrong.path) && <Wrong>{wrong.reason}</Wrong>}
             <Foot>
               <Action type="submit" form="hand-over" keyName="Enter">
                 Hand over
@@ -187,14 +184,71 @@ function Giving() {
           </form>
         </>
       )}
+      <Signed />
+      <OwedList />
       <ReplaceBy />
       <KeepWayIn />
-      <div className="pad flex flex-wrap gap-3 border-t border-rule">
+      <Papers />
+    </section>
+  );
+}
+
+/** Whoever takes it signs for it. */
+function Signed() {
+  const { job } = useJob();
+  const [signing, setSigning] = useState(false);
+  const { receipt } = job;
+  return (
+    <section className="pad grid gap-2 border-t border-rule-strong" aria-label="Receipt">
+      <h2 className="sec">Receipt</h2>
+      {receipt ? (
+        <>
+          <SignatureDrawing receipt={receipt} />
+          <p className="note">
+            Signed for by {receipt.name}, <Clock at={receipt.at} day />
+          </p>
+        </>
+      ) : (
+        <p className="note">Nobody has signed for it. It can be handed over without.</p>
+      )}
+      <Second small className="justify-self-start" onClick={() => setSigning(true)}>
+        {receipt ? 'Sign anew' : 'Sign for it'}
+      </Second>
+      {signing && (
+        <SignDialog
+          name={receipt?.name ?? job.handedOver?.to ?? job.identity?.owner ?? ''}
+          onClose={() => setSigning(false)}
+        />
+      )}
+    </section>
+  );
+}
+
+/** What can be taken away on paper or as a file. */
+function Papers() {
+  const { job } = useJob();
+  const of = `/api/jobs/${job.id}`;
+  return (
+    <section className="pad grid gap-3 border-t border-rule-strong" aria-label="On paper and as files">
+      <h2 className="sec">On paper, as files</h2>
+      <div className="flex flex-wrap gap-3">
         <Second small onClick={() => window.print()}>
           Print the report
         </Second>
-        <a className="act-2 small" href={`/api/jobs/${job.id}/file`} download>
+        <a className="act-2 small" href={`${of}/report?for=owner`} target="_blank" rel="noreferrer">
+          Owner’s page, PDF
+        </a>
+        <a className="act-2 small" href={`${of}/report?for=workshop`} target="_blank" rel="noreferrer">
+          Workshop’s report, PDF
+        </a>
+        <a className="act-2 small" href={`${of}/bundle`} download>
+          Everything as a bundle
+        </a>
+        <a className="act-2 small" href={`${of}/file`} download>
           The job as a file
+        </a>
+        <a className="act-2 small" href="/workshop">
+          Head of the papers
         </a>
       </div>
     </section>

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import type { RecordAsked, RecordChoices } from '../../core/record';
 import { Second } from '../../ui/Action';
 import { SelectField, TextField } from '../../ui/Field';
@@ -23,11 +23,14 @@ export function Filters({
   choices,
   onPut,
   onDrop,
+  children,
 }: {
   asked: RecordAsked;
   choices: RecordChoices;
   onPut(more: RecordAsked): void;
   onDrop(): void;
+  /** what can be done with what is chosen */
+  children?: ReactNode;
 }) {
   // On a narrow screen the jobs come first, and the filters when they are wanted.
   const [open, setOpen] = useState(false);
@@ -95,6 +98,7 @@ export function Filters({
           </Second>
         </p>
       )}
+      {children}
     </section>
   );
 }

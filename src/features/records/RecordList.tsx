@@ -56,8 +56,8 @@ export function RecordList({
 }
 
 /** A row that is not here yet: coming into sight, it is fetched. */
-function Coming({ page, fetchPage }: { page: number; fetchPage(page: number): void }) {
-  useEffect(() => fetchPage(page), [page, fetchPage]);
+function Coming({ page, fetchPage }: { page: number; fetchPage(page: number): Promise<void> }) {
+  useEffect(() => void fetchPage(page), [page, fetchPage]);
   return <p className="note min-h-[64px] py-2 border-b border-rule">Coming</p>;
 }
 

@@ -6,6 +6,7 @@ import { Foot } from '../../ui/Foot';
 import { SheetFrame } from '../sheet/SheetFrame';
 import { SumHost } from '../sums/SumHost';
 import { Filters } from './Filters';
+import { OwnersData } from './OwnersData';
 import { filtersSet, queryOf } from './query';
 import { RecordList } from './RecordList';
 import { Teaches } from './Teaches';
@@ -100,7 +101,9 @@ export function Records({
             </p>
           )}
         </div>
-        <Filters asked={asked} choices={choices} onPut={put} onDrop={() => setAsked({})} />
+        <Filters asked={asked} choices={choices} onPut={put} onDrop={() => setAsked({})}>
+          {asked.owner && <OwnersData key={asked.owner} owner={asked.owner} />}
+        </Filters>
       </div>
       <Foot>
         <span className="grid leading-[1.15]">

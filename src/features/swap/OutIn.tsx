@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { placeWords } from '../../core/ledger';
+import type { Donor } from '../../core/record';
 import { ageMonths, readDateCode } from '../../core/unit';
 import { Action } from '../../ui/Action';
 import { TextField, Wrong } from '../../ui/Field';
@@ -8,6 +9,7 @@ import { Arrow, TickBox } from '../../ui/Signs';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 import { ScanField } from '../scan/ScanField';
+import { FromDonor } from './FromDonor';
 import { Preparations } from './Preparations';
 import { StillOn } from './StillOn';
 
@@ -41,6 +43,7 @@ export function OutIn({ name, part }: { name: string; part: string }) {
   const [fresh, setFresh] = useState(part);
   const [stamps, setStamps] = useState({ oldSerial: '', oldDate: '', serial: '', dateCode: '' });
   const [wrong, setWrong] = useState<Refused | null>(null);
+  const [donor, setDonor] = useState<Donor | null>(null);
   const isOut = job.out !== null;
   const gone = job.ledger.items.find((i) => i.id === job.out?.item);
   const write = (key: keyof typeof stamps) => (text: string) => {
@@ -69,7 +72,11 @@ export function OutIn({ name, part }: { name: string; part: string }) {
   const fit = (e: React.FormEvent) => {
     e.preventDefault();
     setWrong(
-      record('part.fitted', { name: fresh, ...filled({ serial: stamps.serial, dateCode: stamps.dateCode }) }),
+      record('part.fitted', {
+        name: fresh,
+        ...filled({ serial: stamps.serial, dateCode: stamps.dateCode }),
+        ...(donor ? { donor: { job: donor.job, tag: donor.tag } } : {}),
+      }),
     );
   };
   return (
@@ -150,6 +157,7 @@ export function OutIn({ name, part }: { name: string; part: string }) {
             disabled={!isOut}
             wrong={isOut ? at('/name') : undefined}
           />
+          <FromDonor donor={donor} disabled={!isOut} onDonor={setDonor} />
           <div className="grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-3 items-start">
             <ScanField label="Serial" value={stamps.serial} onText={write('serial')} disabled={!isOut} />
             <TextField

@@ -113,6 +113,11 @@ export function WhichUnit() {
               {j.comeback && (
                 <b className="text-brick block">Came back after {days(j.days ?? 0)} with the same fault</b>
               )}
+              {j.warranty && (
+                <b className="block text-ochre">
+                  {j.warranty.runs ? 'Our warranty runs until' : 'Our warranty ended'} {j.warranty.until}
+                </b>
+              )}
               <span className="note block">
                 {j.owed && `owed: ${j.owed}; `}
                 {j.mended.length ? j.mended.join(' and ') : 'nothing mended'}

@@ -1,4 +1,5 @@
 import type { Failure } from './send';
+import { sendBytes } from './send-bytes';
 
 const MOST_MEGABYTES = 8;
 
@@ -9,17 +10,5 @@ export async function sendMapFile(
   const fail = (reason: string, path = '') => ({ ok: false as const, failure: { reason, path } });
   if (file.size > MOST_MEGABYTES * 1024 * 1024) return fail(`the file is over ${MOST_MEGABYTES} MB`);
   const name = encodeURIComponent(file.name.replace(/(\.map)?\.(json|zip)$/i, ''));
-  try {
-    const res = await fetch(`/api/units/import?name=${name}`, {
-      method: 'POST',
-      headers: { 'content-type': 'application/octet-stream' },
-      body: file,
-    });
-    const data = await res.json().catch(() => null);
-    if (res.ok) return { ok: true, data: data as { id: string } };
-    const problem = data as { detail?: string; path?: string } | null;
-    return fail(problem?.detail ?? `the server answered ${res.status}`, problem?.path);
-  } catch {
-    return fail('no connection to the server. Try again when it is back');
-  }
+  return sendBytes(`/api/units/import?name=${name}`, file);
 }

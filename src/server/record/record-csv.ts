@@ -34,7 +34,7 @@ export const jobsCsv = (all: JobFacts[]): string =>
       failed: f.failed.map((x) => x.name).join('; '),
       symptom: f.symptom,
       done: f.remedies.map((r) => `${r.words} (${r.end})`).join('; '),
-      parts: f.parts.join('; '),
+      parts: f.parts.map((p) => p.name).join('; '),
       minutes_at_work: f.minutes ? Math.round(f.minutes.stops.reduce((sum, s) => sum + s.minutes, 0)) : '',
     })),
     JOBS,

@@ -12,6 +12,8 @@ export interface HandOver {
   disposal?: string;
   /** what is still owed to somebody */
   owed?: string;
+  /** last day of the workshop’s own warranty on it */
+  warrantyUntil?: string;
   /** who decided, where it was not whoever recorded it */
   decidedBy?: string;
 }
@@ -24,9 +26,44 @@ export interface PassedPoint {
   by: string;
 }
 
+/** What is usually owed after a repair, and what else may be. */
+export const OWED_KINDS = ['activation', 'core to return', 'disposal note', 'follow-up', 'other'] as const;
+export type OwedKind = (typeof OWED_KINDS)[number];
+
+/** Something still owed to somebody, until it is ticked. */
+export interface Owed {
+  id: string;
+  kind: OwedKind;
+  what: string;
+  /** the day by which it is due */
+  due?: string;
+  settled?: { at: string; by: string };
+}
+
+/** A signature as it was drawn: lines of points, from 0 to 1 of its width and height. */
+export interface Receipt {
+  name: string;
+  /** width of the field over its height */
+  wide: number;
+  /** each line as x, y, x, y … */
+  lines: number[][];
+  at: string;
+  by: string;
+}
+
 export interface HandingOver {
   passedPoints: PassedPoint[];
   handedOver: HandOver | null;
+  owed: Owed[];
+  /** pictures that stand on the owner’s page, by the entries that took them */
+  ownersPictures: string[];
+  receipt: Receipt | null;
 }
 
-export const startHandingOver = (): HandingOver => ({ handedOver: null, passedPoints: [] });
+export const startHandingOver = (): HandingOver => ({
+  handedOver: null,
+  passedPoints: [],
+  owed: [],
+  ownersPictures: [],
+  receipt: null,
+});

@@ -26,6 +26,8 @@ export interface Fix {
   newItem?: string;
   serial?: string;
   dateCode?: string;
+  /** the unit it was taken from */
+  donor?: { job: string; tag: string };
   /** what the old part said of itself */
   old?: { serial?: string; dateCode?: string };
   /** plugs that went across from the old part */

@@ -1,5 +1,6 @@
 import { demand } from '../../../refusal';
-import { Line, oneOf, Text, Type } from '../../../schema/words';
+import { Day, Line, oneOf, Text, Type } from '../../../schema/words';
+import { demandDay } from '../../day';
 import { handOverHeldBy } from '../../hand-over-rule';
 import { openPoints } from '../../open-points';
 import { type JobState, RESULTS } from '../../state';
@@ -30,6 +31,7 @@ export const jobHandedOver = kind({
     disposal: Type.Optional(Line),
     owed: Type.Optional(Line),
     decidedBy: Type.Optional(Line),
+    warrantyUntil: Type.Optional(Day),
   },
   admit(state, { result }) {
     const open = result === 'works' ? openPoints(state) : [];
@@ -38,12 +40,18 @@ export const jobHandedOver = kind({
   apply(state, p, { at, by }) {
     demand(!state.handedOver, 'this job is handed over already');
     demand(p.to.trim() !== '', 'say who takes it', '/to');
+    if (p.warrantyUntil !== undefined) demandDay(p.warrantyUntil, '/warrantyUntil');
     const held = handOverHeldBy(state, p.result);
     demand(held.length === 0, `Held: ${held.join('; ')}`, '/result');
     return { ...state, stop: 'hand over', handedOver: { ...p, to: p.to.trim(), at, by } };
   },
   says: (p) => `Handed over to ${p.to}: ${p.result}`,
-  reports({ to, result, settings, note, followUp, disposal, owed, decidedBy }, state, { at }, { people }) {
+  reports(
+    { to, result, settings, note, followUp, disposal, owed, decidedBy, warrantyUntil },
+    state,
+    { at },
+    { people },
+  ) {
     const under = 'Handed over' as const;
     return [
       { under, at, text: `To ${to.trim()}`, result },
@@ -52,6 +60,7 @@ export const jobHandedOver = kind({
       ...sealLines(state),
       ...(disposal ? [{ under, text: 'What was taken out', result: disposal }] : []),
       ...(owed ? [{ under, text: 'Still owed', result: owed }] : []),
+      ...(warrantyUntil ? [{ under, text: 'Warranty of the workshop until', result: warrantyUntil }] : []),
       ...(decidedBy ? [{ under, text: 'Decided by', result: decidedBy }] : []),
       ...(followUp ? [{ under, text: `To be looked at again: ${followUp}` }] : []),
       { under, text: `Recorded by ${people.join(', ')}` },

@@ -1,7 +1,7 @@
 import { arm } from '../../../hazard';
 import { take, tally, writeOff } from '../../../ledger';
 import { demand } from '../../../refusal';
-import { Line, Type } from '../../../schema/words';
+import { closed, Line, Type, Ulid } from '../../../schema/words';
 import { itemOf } from '../../came-off';
 import { fixLines } from '../../fix-lines';
 import { handsIn } from '../../hands-in';
@@ -16,7 +16,13 @@ import { kind } from '../kind';
 /** The new part is in. */
 export const partFitted = kind({
   type: 'part.fitted',
-  payload: { name: Line, serial: Type.Optional(Line), dateCode: Type.Optional(Line) },
+  payload: {
+    name: Line,
+    serial: Type.Optional(Line),
+    dateCode: Type.Optional(Line),
+    /** a unit kept for its parts that it was taken from */
+    donor: Type.Optional(closed({ job: Ulid, tag: Line })),
+  },
   admit(state) {
     const fit = fitOf(state, state.out?.element ?? '');
     const fail = fit?.verdict === 'fail' ? fit.lines.find((l) => l.verdict === 'fail') : undefined;
@@ -28,7 +34,7 @@ export const partFitted = kind({
     demandPrepared(state, 'before in');
     handsIn(state, { thing: state.out?.element, back: true });
   },
-  apply(state, { name, serial, dateCode }, { id, at }) {
+  apply(state, { name, serial, dateCode, donor }, { id, at }) {
     const { element, remedy } = planned(state);
     const { out } = state;
     demand(out, 'take the old part out first', '/name');
@@ -72,6 +78,7 @@ export const partFitted = kind({
         name: name.trim(),
         oldItem: out.item,
         newItem: id,
+        ...(donor ? { donor } : {}),
         ...stampsOf(serial, dateCode),
         ...(Object.keys(stamped).length ? { old: stamped } : {}),
         ...(across.length ? { across } : {}),
@@ -80,7 +87,8 @@ export const partFitted = kind({
       swap: { ...state.swap, prepared: [], across: [] },
     });
   },
-  says: (p) => `In: ${p.name}${p.serial ? `, serial ${p.serial}` : ''}`,
+  says: (p) =>
+    `In: ${p.name}${p.serial ? `, serial ${p.serial}` : ''}${p.donor ? `, from ${p.donor.tag}` : ''}`,
   reports: (_p, state, { at }) => fixLines(state, at),
   whileParked: 'wakes',
 });
