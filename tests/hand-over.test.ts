@@ -143,7 +143,10 @@ describe('a workshop and its warranty', () => {
     expect(warrantyEnd('2026-01-15', 0)).toBe('2026-01-15');
   });
   it('says of itself what can be; else names the field', async () => {
-    expect(await workshopOf(db.read)).toEqual(NEW_WORKSHOP);
+    const empty = await open('d');
+    expect(await workshopOf(empty.read)).toEqual(NEW_WORKSHOP);
+    await empty.settle();
+    empty.close();
     for (const [more, path] of [
       [{ currency: 'euro' }, '/currency'],
       [{ ratePerHour: 0.5 }, '/ratePerHour'],

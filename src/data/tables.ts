@@ -3,6 +3,7 @@ import type { JobEvent, JobSummary } from '../core/job';
 import type { Role } from '../core/people';
 import type { Exercise } from '../core/practice';
 import type { JobFacts } from '../core/record';
+import type { Movement, StockItem } from '../core/stock';
 import type { UnitMap } from '../core/unit';
 
 export const units = sqliteTable('units', {
@@ -127,4 +128,29 @@ export const exercises = sqliteTable(
     body: text('body', { mode: 'json' }).$type<Exercise>().notNull(),
   },
   (t) => [index('exercises_of_person').on(t.person, t.startedAt)],
+);
+
+/** What the store keeps. */
+export const stockItems = sqliteTable('stock_items', {
+  id: text('id').primaryKey(),
+  /** raised by one with every save */
+  version: integer('version').notNull(),
+  body: text('body', { mode: 'json' }).$type<StockItem>().notNull(),
+});
+
+/** The ledger of the store: lines are added, never changed. */
+export const stockMovements = sqliteTable(
+  'stock_movements',
+  {
+    /** place in the ledger */
+    seq: integer('seq').primaryKey({ autoIncrement: true }),
+    id: text('id').notNull().unique(),
+    item: text('item')
+      .notNull()
+      .references(() => stockItems.id),
+    /** the job it was for */
+    job: text('job'),
+    body: text('body', { mode: 'json' }).$type<Movement>().notNull(),
+  },
+  (t) => [index('stock_movements_of_item').on(t.item), index('stock_movements_of_job').on(t.job)],
 );

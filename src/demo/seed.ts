@@ -1,12 +1,24 @@
 import { ulid } from 'ulid';
 import { shownOf } from '../core/record';
+import { NEW_WORKSHOP } from '../core/workshop';
 import type { Database } from '../data/database';
 import { insertExercise } from '../data/exercises';
 import { insertJob } from '../data/jobs';
+import { putSetting } from '../data/settings';
+import { addMovement, putStock } from '../data/stock';
 import { allUnits, insertUnit } from '../data/units';
 import { DEMO_UNITS, demoJobs } from './jobs';
 import { demoPractice } from './practice';
+import { demoStore } from './store';
 import { demoYears } from './years';
+
+/** What stands on the papers of the pier’s workshop. */
+const PIER = {
+  ...NEW_WORKSHOP,
+  name: 'Saltmarsh Pier, repair workshop',
+  address: 'Boardwalk 3\nSaltmarsh',
+  warrantyMonths: 6,
+};
 
 /**
  * Fills an empty Mulch with Saltmarsh Pier. A Mulch that holds anything is left alone.
@@ -24,7 +36,14 @@ export function seedDemo(db: Database, now: Date, years = false): Promise<boolea
       await insertUnit(tx, { id, version: 1, name: map.name, place, map, savedAt: now.toISOString() });
     }
     for (const job of demoJobs(now, ids)) await insertJob(tx, shownOf(job), job.events);
-    if (years) for (const job of demoYears(now)) await insertJob(tx, shownOf(job), job.events);
+    if (years) {
+      for (const job of demoYears(now)) await insertJob(tx, shownOf(job), job.events);
+      for (const { item, movements } of demoStore(now)) {
+        await putStock(tx, item, 1);
+        for (const m of movements) await addMovement(tx, m);
+      }
+      await putSetting(tx, 'head of the papers', PIER);
+    }
     for (const { exercise, map, job } of demoPractice(now)) {
       if (job) await insertJob(tx, shownOf(job), job.events);
       await insertExercise(tx, '', exercise, map);

@@ -7,6 +7,7 @@ import { appendEvents, eventsById, saveShown } from '../data/jobs';
 import { tellMoved } from './live/hub';
 import { Problem, refused } from './problem';
 import { recordsOf } from './records';
+import { followJobInStore } from './stock/by-job';
 
 export interface Posted {
   /** how many events the job has now */
@@ -64,6 +65,7 @@ export async function postEvents(
     if (fresh.length) {
       await appendEvents(tx, job, stored.events.length, fresh);
       await saveShown(tx, shownOf(now));
+      await followJobInStore(tx, now.state, now.events, fresh);
     }
     return now;
   });

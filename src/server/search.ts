@@ -2,9 +2,34 @@ import { type Found, readQuery } from '../core/search';
 import type { Handle } from '../data/database';
 import { summariesById, summariesByTag } from '../data/jobs';
 import { findHits, unitNames } from '../data/search';
+import { allStock } from '../data/stock';
+
+/** Most things of the store beside the jobs and units. */
+const MOST_PARTS = 5;
+
+/** Things of the store in which every word stands. */
+async function partsWith(db: Handle, text: string): Promise<Found[]> {
+  const words = text.toLowerCase().match(/[\p{L}\p{N}\p{M}]+/gu) ?? [];
+  if (words.length === 0) return [];
+  return (await allStock(db)).flatMap(({ item }): Found[] => {
+    const all =
+      `${item.what} ${item.reference ?? ''} ${item.models.join(' ')} ${item.elements.join(' ')}`.toLowerCase();
+    return words.every((w) => all.includes(w))
+      ? [
+          {
+            kind: 'part',
+            id: item.id,
+            title: item.what,
+            about: `${item.place.kind} ${item.place.label}`.trim(),
+            where: '',
+          },
+        ]
+      : [];
+  });
+}
 
 /**
- * Jobs and units by any words of theirs; nothing that is typed is an error.
+ * Jobs, units and parts of the store by any words of theirs; nothing that is typed is an error.
  *
  * @param text as typed
  * @param most how many
@@ -18,6 +43,7 @@ export async function findAnything(db: Handle, text: string, most: number): Prom
     db,
     hits.flatMap((h) => (h.kind === 'unit' ? [h.ref] : [])),
   );
+  const parts = (await partsWith(db, text)).slice(0, MOST_PARTS);
   const found = hits.flatMap((h): Found[] => {
     const job = summaries.get(h.ref);
     const unit = names.get(h.ref);
@@ -27,7 +53,7 @@ export async function findAnything(db: Handle, text: string, most: number): Prom
     }
     return unit ? [{ kind: 'unit', id: h.ref, title: unit.name, about: unit.place, where: h.where }] : [];
   });
-  if (found.length || asked.wanted.length || !asked.tag) return found;
+  if (found.length || asked.wanted.length || !asked.tag) return [...found, ...parts];
   // A tag alone: the jobs that begin so.
   return (await summariesByTag(db, asked.tag, most)).map((j) => ({
     kind: 'job',

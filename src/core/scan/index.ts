@@ -3,7 +3,11 @@ export type Scanned = { kind: 'place'; to: string } | { kind: 'code'; text: stri
 
 const ID = '[0-9A-HJKMNP-TV-Z]{26}';
 /** What labels of a Mulch lead to. */
-const PLACES = [new RegExp(`^/jobs/${ID}(?:/[a-z-]+)?$`), new RegExp(`^/units/${ID}(?:/[a-z-]+)?$`)];
+const PLACES = [
+  new RegExp(`^/jobs/${ID}(?:/[a-z-]+)?$`),
+  new RegExp(`^/units/${ID}(?:/[a-z-]+)?$`),
+  /^\/stores$/,
+];
 
 /**
  * Reads what a code says. A label opens its thing on this Mulch, whatever name the Mulch had when it was

@@ -1,6 +1,6 @@
 /** Something that was found, as a list shows it. */
 export interface Found {
-  kind: 'job' | 'unit';
+  kind: 'job' | 'unit' | 'part';
   id: string;
   title: string;
   about: string;

@@ -22,6 +22,7 @@ const HELP = [
   { keys: '/', does: 'choose a unit for a new job' },
   { keys: 'C', does: 'scan a label' },
   { keys: 'D', does: 'records' },
+  { keys: 'S', does: 'stores' },
   { keys: 'P', does: 'practice' },
   { keys: 'N', does: 'night and day' },
   { keys: '?', does: 'these keys' },
@@ -109,6 +110,7 @@ export function Bench({
       c: () => setScanning(true),
       p: () => window.location.assign('/practice'),
       d: () => window.location.assign('/records'),
+      s: () => window.location.assign('/stores'),
       '/': () => document.querySelector<HTMLElement>('[data-key=find]')?.focus(),
       '?': () => setKeys(true),
       'Shift+?': () => setKeys(true),
@@ -148,9 +150,9 @@ export function Bench({
         <a href="/batteries">Batteries</a>
         <a href="/units">Units</a>
         <a href="/records">Records</a>
+        <a href="/stores">Stores</a>
         <a href="/practice">Practice</a>
         <a href="/people">People</a>
-        <a href="/workshop">Workshop</a>
       </Head>
       <BenchRun jobs={here} />
       <main className="main">

@@ -1,5 +1,7 @@
-import { useState } from 'react';
+import { format } from 'date-fns';
+import { useEffect, useState } from 'react';
 import { type HandOver as Given, handOverHeldBy, openPoints, RESULTS } from '../../core/job';
+import { NEW_WORKSHOP, type Workshop, warrantyEnd } from '../../core/workshop';
 import { Action, Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { AreaField, Choices, TextField, Wrong } from '../../ui/Field';
@@ -89,6 +91,7 @@ function Giving() {
   const [to, setTo] = useState('');
   const [more, setMore] = useState<Partial<Record<More, string>>>({});
   const [wrong, setWrong] = useState<Refused | null>(null);
+  const usual = useWarranty();
   const held = [
     ...handOverHeldBy(job, result),
     ...(result === 'works' ? openPoints(job).map((p) => p.what) : []),
@@ -96,7 +99,9 @@ function Giving() {
   const given = job.handedOver;
   const give = (e: React.FormEvent) => {
     e.preventDefault();
-    const said = Object.entries(more).map(([k, v]) => [k, v.trim()] as const);
+    const said = Object.entries({ ...(result === 'works' ? usual : {}), ...more }).map(
+      ([k, v]) => [k, v.trim()] as const,
+    );
     const filled = Object.fromEntries(said.filter(([, v]) => v));
     setWrong(record('job.handed-over', { to, result, ...filled }));
   };
@@ -159,7 +164,7 @@ function Giving() {
                 placeholder={placeholder}
                 type={type}
                 wrong={wrong?.path === `/${key}` ? wrong.reason : undefined}
-                value={more[key] ?? ''}
+                value={more[key] ?? (result === 'works' && key in usual ? usual.warrantyUntil : '')}
                 onChange={(e) => setMore({ ...more, [key]: e.target.value })}
                 hint={
                   key === 'settings' && job.intake?.keep.length
@@ -191,6 +196,22 @@ function Giving() {
       <Papers />
     </section>
   );
+}
+
+/** The last day of the warranty that this workshop gives, where it gives one. */
+function useWarranty(): { warrantyUntil?: string } {
+  const [usual, setUsual] = useState<{ warrantyUntil?: string }>({});
+  useEffect(() => {
+    fetch('/api/workshop')
+      .then(async (res) => {
+        const { warrantyMonths } = res.ok ? ((await res.json()) as Workshop) : NEW_WORKSHOP;
+        const today = format(new Date(), 'yyyy-MM-dd');
+        if (warrantyMonths > 0) setUsual({ warrantyUntil: warrantyEnd(today, warrantyMonths) });
+      })
+      // Without the server nothing is promised.
+      .catch(() => {});
+  }, []);
+  return usual;
 }
 
 /** Whoever takes it signs for it. */

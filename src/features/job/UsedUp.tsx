@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { Action, Second } from '../../ui/Action';
 import { Dialog } from '../../ui/Dialog';
-import { TextField } from '../../ui/Field';
+import { SelectField, TextField } from '../../ui/Field';
+import { useStock } from '../stores/use-stock';
 import type { Refused } from './store';
 import { useJob } from './use-job';
 
@@ -17,11 +18,18 @@ const USUAL: { what: string; sets?: string }[] = [
   { what: 'isopropyl alcohol', sets: '3' },
 ];
 
+/** How much of it the store gives: the number that was said, else one. */
+const countOf = (amount: string): number => {
+  const n = Number(/^\s*(\d+(?:[.,]\d{1,3})?)/.exec(amount)?.[1]?.replace(',', '.') ?? '1');
+  return n > 0 ? n : 1;
+};
+
 /** Glue, tape, solder, ties: used up, with a timer where it has to set. */
 export function UsedUp() {
   const { job, record } = useJob();
   const [open, setOpen] = useState(false);
   const [form, setForm] = useState({ what: '', amount: '', sets: '', on: '' });
+  const [stock, setStock] = useState('');
   const [wrong, setWrong] = useState<Refused | null>(null);
   const set = (key: keyof typeof form) => (e: React.ChangeEvent<HTMLInputElement>) =>
     setForm({ ...form, [key]: e.target.value });
@@ -39,10 +47,12 @@ export function UsedUp() {
       ...(form.amount.trim() ? { amount: form.amount.trim() } : {}),
       ...(form.on.trim() ? { on: form.on.trim() } : {}),
       ...(sets === undefined ? {} : { setsMinutes: sets }),
+      ...(stock ? { stock, count: countOf(form.amount) } : {}),
     });
     setWrong(refused);
     if (refused) return;
     setForm({ what: '', amount: '', sets: '', on: '' });
+    setStock('');
     setOpen(false);
   };
   return (
@@ -63,6 +73,7 @@ export function UsedUp() {
               </Second>
             ))}
           </div>
+          <FromStock what={form.what} value={stock} onStock={setStock} />
           <div className="grid grid-cols-2 gap-4">
             <TextField label="What" value={form.what} onChange={set('what')} wrong={at('/what')} />
             <TextField
@@ -92,5 +103,24 @@ export function UsedUp() {
         </form>
       </Dialog>
     </>
+  );
+}
+
+/** The thing of the store that it was, where the store has something called so. */
+function FromStock({ what, value, onStock }: { what: string; value: string; onStock(id: string): void }) {
+  const { stock } = useStock();
+  const said = what.trim().toLowerCase();
+  const like = stock.filter((s) => said.length > 1 && s.item.what.toLowerCase().includes(said));
+  if (like.length === 0) return null;
+  return (
+    <SelectField label="From the store" value={value} onChange={(e) => onStock(e.target.value)}>
+      <option value="">not from the store</option>
+      {like.map(({ item, holding }) => (
+        <option key={item.id} value={item.id}>
+          {`${item.what}, ${item.place.kind} ${item.place.label}`.trim()} ({holding.onHand} {item.unit})
+          {item.useBy ? `, use by ${item.useBy}` : ''}
+        </option>
+      ))}
+    </SelectField>
   );
 }

@@ -9,6 +9,7 @@ import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 import { useTrace } from '../job/use-trace';
 import { BoardFit } from './BoardFit';
+import { InTheStore } from './InTheStore';
 import { KitList } from './KitList';
 import { Offers } from './Offers';
 
@@ -209,6 +210,9 @@ function PlanSheet() {
       </form>
       <div>
         <div className="pad">
+          <InTheStore
+            looked={chosen?.remedy.parts?.length ? { element, parts: chosen.remedy.parts } : null}
+          />
           <KitList />
         </div>
         <Refer />

@@ -25,6 +25,7 @@ function rank(value: string, search: string, keywords: string[] = []): number {
 const KINDS = [
   { kind: 'job', heading: 'Jobs', path: (id: string) => `/jobs/${id}` },
   { kind: 'unit', heading: 'Units', path: (id: string) => `/units/${id}` },
+  { kind: 'part', heading: 'In the store', path: (id: string) => `/stores?item=${id}` },
 ] as const;
 
 /** Words with those that were found marked. */

@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { placeWords } from '../../core/ledger';
-import type { Donor } from '../../core/record';
 import { ageMonths, readDateCode } from '../../core/unit';
 import { Action } from '../../ui/Action';
 import { TextField, Wrong } from '../../ui/Field';
@@ -9,7 +8,7 @@ import { Arrow, TickBox } from '../../ui/Signs';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 import { ScanField } from '../scan/ScanField';
-import { FromDonor } from './FromDonor';
+import { type From, FromWhere } from './FromWhere';
 import { Preparations } from './Preparations';
 import { StillOn } from './StillOn';
 
@@ -43,7 +42,7 @@ export function OutIn({ name, part }: { name: string; part: string }) {
   const [fresh, setFresh] = useState(part);
   const [stamps, setStamps] = useState({ oldSerial: '', oldDate: '', serial: '', dateCode: '' });
   const [wrong, setWrong] = useState<Refused | null>(null);
-  const [donor, setDonor] = useState<Donor | null>(null);
+  const [from, setFrom] = useState<From>({});
   const isOut = job.out !== null;
   const gone = job.ledger.items.find((i) => i.id === job.out?.item);
   const write = (key: keyof typeof stamps) => (text: string) => {
@@ -75,7 +74,7 @@ export function OutIn({ name, part }: { name: string; part: string }) {
       record('part.fitted', {
         name: fresh,
         ...filled({ serial: stamps.serial, dateCode: stamps.dateCode }),
-        ...(donor ? { donor: { job: donor.job, tag: donor.tag } } : {}),
+        ...from,
       }),
     );
   };
@@ -157,7 +156,7 @@ export function OutIn({ name, part }: { name: string; part: string }) {
             disabled={!isOut}
             wrong={isOut ? at('/name') : undefined}
           />
-          <FromDonor donor={donor} disabled={!isOut} onDonor={setDonor} />
+          <FromWhere part={fresh} disabled={!isOut} onFrom={setFrom} />
           <div className="grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-3 items-start">
             <ScanField label="Serial" value={stamps.serial} onText={write('serial')} disabled={!isOut} />
             <TextField

@@ -50,6 +50,7 @@ export function UnitsFrame({
         <a href="/batteries">Batteries</a>
         <a href="/units">Units</a>
         <a href="/people">People</a>
+        <a href="/workshop">Workshop</a>
         <a href="/">Bench</a>
       </Head>
       <main className="main">{children}</main>

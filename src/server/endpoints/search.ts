@@ -7,17 +7,18 @@ import { findAnything } from '../search';
 const MOST = 50;
 const LONGEST = 300;
 
-/** Jobs and units by any words of theirs. */
+/** Jobs, units and parts of the store by any words of theirs. */
 export const search = endpoint({
   method: 'get',
   who: 'looker',
   path: '/api/search',
-  summary: 'Jobs and units by any words of theirs: ?q= words, "exact words", -not, tag:SP-0; ?most= how many',
+  summary:
+    'Jobs, units and parts of the store by any words of theirs: ?q= words, "exact words", -not, tag:SP-0; ?most= how many',
   body: null,
   megabytes: 0,
   answer: Type.Array(
     closed({
-      kind: oneOf(['job', 'unit'] as const),
+      kind: oneOf(['job', 'unit', 'part'] as const),
       id: Type.String(),
       title: Type.String(),
       about: Type.String(),

@@ -1,5 +1,5 @@
 import { demand } from '../../../refusal';
-import { Name, Type } from '../../../schema/words';
+import { Name, Type, Ulid } from '../../../schema/words';
 import { LONGEST_MINUTES, withTimer } from '../../timing';
 import { kind } from '../kind';
 
@@ -11,6 +11,9 @@ export const consumableUsed = kind({
     amount: Type.Optional(Name),
     setsMinutes: Type.Optional(Type.Number()),
     on: Type.Optional(Name),
+    /** the thing of the store that it was, and how much of it */
+    stock: Type.Optional(Ulid),
+    count: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 100_000 })),
   },
   admit: 'always',
   apply(state, { what, amount, setsMinutes, on }, { id, at, by }) {

@@ -20,6 +20,8 @@ export const partFitted = kind({
     name: Line,
     serial: Type.Optional(Line),
     dateCode: Type.Optional(Line),
+    /** the thing of the store that it was */
+    stock: Type.Optional(Ulid),
     /** a unit kept for its parts that it was taken from */
     donor: Type.Optional(closed({ job: Ulid, tag: Line })),
   },

@@ -1,0 +1,3 @@
+export { demandItem, stockFor, type Wanted } from './item';
+export { ENDS_SOON_DAYS, holdingOf, judgeMovement, type ToOrder, toOrder, usedByJob } from './ledger';
+export * from './types';

@@ -1,0 +1,152 @@
+import { useState } from 'react';
+import { ulid } from 'ulid';
+import { formatMoney, parseMoney } from '../../core/money';
+import { Refusal } from '../../core/refusal';
+import { STOCK_PLACES, type StockItem, type StockPlace } from '../../core/stock';
+import { Action } from '../../ui/Action';
+import { SelectField, TextField, Wrong } from '../../ui/Field';
+import type { Failure } from '../units/send';
+import type { Stocked, StoreLink } from './use-store';
+
+const list = (text: string): string[] =>
+  text
+    .split(',')
+    .map((t) => t.trim())
+    .filter(Boolean);
+const number = (text: string): number => Number(text.trim().replace(',', '.') || '0');
+
+/** A thing of the store, taken in or written anew. */
+export function ItemForm({
+  store,
+  currency,
+  old,
+  onDone,
+}: {
+  store: StoreLink;
+  currency: string;
+  old?: Stocked;
+  onDone(id: string): void;
+}) {
+  const i = old?.item;
+  const [f, setF] = useState({
+    what: i?.what ?? '',
+    unit: i?.unit ?? 'pieces',
+    kind: (i?.place.kind ?? 'shelf') as StockPlace,
+    label: i?.place.label ?? '',
+    models: i?.models.join(', ') ?? '',
+    elements: i?.elements.join(', ') ?? '',
+    minimum: i ? String(i.minimum) : '',
+    price: i?.price === undefined ? '' : formatMoney(i.price, currency).replace(/\u00a0.*$/, ''),
+    supplier: i?.supplier ?? '',
+    reference: i?.reference ?? '',
+    useBy: i?.useBy ?? '',
+    count: '',
+  });
+  const [wrong, setWrong] = useState<Failure | null>(null);
+  const text = (key: keyof typeof f) => ({
+    value: f[key],
+    onChange: (e: { target: { value: string } }) => {
+      setF({ ...f, [key]: e.target.value });
+      setWrong(null);
+    },
+    autoComplete: 'off',
+  });
+  const at = (path: string) => (wrong?.path.endsWith(path) ? wrong.reason : undefined);
+  const keep = async (e: React.FormEvent) => {
+    e.preventDefault();
+    let price: number | undefined;
+    try {
+      price = f.price.trim() ? parseMoney(f.price, currency) : undefined;
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+      return setWrong({ reason: error.message, path: '/price' });
+    }
+    const count = number(f.count);
+    if (f.count.trim() && !(count > 0)) return setWrong({ reason: 'a count is over 0', path: '/count' });
+    const minimum = number(f.minimum);
+    if (Number.isNaN(minimum))
+      return setWrong({ reason: 'a minimum is a number, 0 or more', path: '/minimum' });
+    const item: StockItem = {
+      id: i?.id ?? ulid(),
+      what: f.what.trim(),
+      unit: f.unit.trim(),
+      place: { kind: f.kind, label: f.label.trim() },
+      models: list(f.models),
+      elements: list(f.elements),
+      minimum,
+      ...(price === undefined ? {} : { price }),
+      ...(f.supplier.trim() ? { supplier: f.supplier.trim() } : {}),
+      ...(f.reference.trim() ? { reference: f.reference.trim() } : {}),
+      ...(f.useBy ? { useBy: f.useBy } : {}),
+      ...(i?.oneTime ? { oneTime: true } : {}),
+    };
+    const failed = await store.save(item, old?.version ?? 0);
+    if (failed) return setWrong(failed);
+    const moved = count > 0 ? await store.move({ item: item.id, kind: 'received', count }) : null;
+    if (moved) return setWrong(moved);
+    onDone(item.id);
+  };
+  const known = ['/what', '/unit', '/minimum', '/price', '/useBy', '/count'];
+  return (
+    <section className="pad" aria-label={old ? `Change ${old.item.what}` : 'A thing for the store'}>
+      <h2 className="headline text-[24px]! pb-2">{old ? 'What it is' : 'A thing for the store'}</h2>
+      <form onSubmit={keep} noValidate className="grid gap-3">
+        <TextField
+          label="What it is"
+          placeholder="ribbon 10-way 200 mm"
+          {...text('what')}
+          wrong={at('/what')}
+        />
+        <div className="grid grid-cols-2 gap-3 items-start">
+          <SelectField label="Kept" {...text('kind')}>
+            {STOCK_PLACES.map((p) => (
+              <option key={p} value={p}>
+                {p === 'donor' ? 'in a donor' : `in the ${p}`.replace('in the shelf', 'on a shelf')}
+              </option>
+            ))}
+          </SelectField>
+          <TextField label="Where there" placeholder="B2" {...text('label')} />
+        </div>
+        <div className="grid grid-cols-3 gap-3 items-start">
+          {!old && <TextField label="How many" inputMode="decimal" {...text('count')} wrong={at('/count')} />}
+          <TextField label="Counted in" {...text('unit')} wrong={at('/unit')} />
+          <TextField
+            label="Minimum"
+            inputMode="decimal"
+            placeholder="0"
+            {...text('minimum')}
+            wrong={at('/minimum')}
+          />
+        </div>
+        <TextField
+          label="Fits models"
+          placeholder="Quayle & Finch HL-40"
+          hint="parted by commas; any where empty"
+          {...text('models')}
+        />
+        <TextField
+          label="Takes the place of"
+          placeholder="W7, W8"
+          hint="marks of elements"
+          {...text('elements')}
+        />
+        <div className="grid grid-cols-2 gap-3 items-start">
+          <TextField
+            label="Price of one"
+            hint={currency}
+            inputMode="decimal"
+            {...text('price')}
+            wrong={at('/price')}
+          />
+          <TextField label="Use by" type="date" {...text('useBy')} wrong={at('/useBy')} />
+          <TextField label="Supplier" {...text('supplier')} />
+          <TextField label="Its number there" {...text('reference')} />
+        </div>
+        {wrong && !known.some((k) => wrong.path.endsWith(k)) && <Wrong>{wrong.reason}</Wrong>}
+        <Action type="submit" className="justify-self-start" held={store.busy ? 'keeping it' : undefined}>
+          {old ? 'Keep it so' : 'Into the store'}
+        </Action>
+      </form>
+    </section>
+  );
+}
