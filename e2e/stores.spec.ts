@@ -141,3 +141,70 @@ test('on a unit that was described from nothing: a part is set aside in Plan, go
     page.getByRole('dialog', { name: 'Find' }).getByRole('option', { name: /van box 1/ }),
   ).toBeVisible();
 });
+
+test('a quote on a unit that was described from nothing: work waits until it is accepted, and what was quoted stands beside what was done', async ({
+  page,
+  demo,
+}) => {
+  const hand = byKey(page);
+  await described({ page, hand, url: demo.url }, { ...WINCH, name: 'Slipway bell' });
+  await hand.type(/^What happens instead/, 'dead');
+  await hand.press(/^Plan at once/);
+  await page.waitForURL('**/plan');
+  await hand.pick(/^Element to mend/, /button lead/);
+  await hand.choose(/Replace/);
+  await expect(page.getByText(/^about \d+\.\d\d.EUR/).first()).toBeVisible();
+  await hand.press(/^Make a quote/);
+  const sheet = page.getByRole('dialog', { name: 'Quote' });
+  await sheet.getByLabel('Parts').fill('12,5O');
+  await sheet.getByRole('button', { name: 'Make the quote' }).click();
+  await expect(sheet.getByText('is no amount of money')).toBeVisible();
+  await sheet.getByLabel('Parts').fill('12,50');
+  await sheet.getByRole('button', { name: 'Another way' }).click();
+  await sheet.getByLabel('What is done, way 2').fill('Sealed lead, moulded ends');
+  await sheet.getByLabel('Minutes').nth(1).fill('25');
+  await sheet.getByLabel('Parts').nth(1).fill('31');
+  // 25 minutes at 60.00 an hour are 25.00.
+  await expect(sheet.getByText('Way 2: 56.00\u00a0EUR')).toBeVisible();
+  await sheet.getByLabel('Holds until').fill('2020-01-01');
+  await sheet.getByRole('button', { name: 'Make the quote' }).click();
+  await expect(sheet.getByText('its last day lies behind')).toBeVisible();
+  await sheet.getByLabel('Holds until').fill('2099-01-01');
+  await sheet.getByRole('button', { name: 'Make the quote' }).click();
+  const quote = page.getByRole('region', { name: 'Quote', exact: true });
+  await expect(quote.getByText('Nothing is mended: the quote is not accepted yet')).toBeVisible();
+  await hand.foot();
+  await page.waitForURL('**/make-safe');
+  await page.keyboard.press('5');
+  await page.waitForURL('**/open-up');
+  await cameOff({ page, hand, url: demo.url }, 'lift back shell > shelf');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('6');
+  await page.waitForURL('**/swap');
+  await hand.foot();
+  await expect(page.getByText('Held: the quote is not accepted yet').first()).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('3');
+  await page.waitForURL('**/plan');
+  await quote.getByRole('button', { name: 'Accepted' }).click();
+  await expect(quote.getByText('say who answered')).toBeVisible();
+  await quote.getByLabel('Whom').fill('M. Wren');
+  await quote.getByLabel('Which way').selectOption({ index: 1 });
+  await quote.getByRole('button', { name: 'Accepted' }).click();
+  await expect(quote.getByText('Accepted by M. Wren.')).toBeVisible();
+  await allSent(page);
+  const id = /jobs\/([^/]+)/.exec(page.url())?.[1] ?? '';
+  const pdf = await page.request.get(`${demo.url}/api/jobs/${id}/quote`);
+  expect(pdf.headers()['content-type']).toBe('application/pdf');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('6');
+  await page.waitForURL('**/swap');
+  await hand.foot();
+  await expect(page.getByText(/is out, kept/).first()).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('9');
+  await page.waitForURL('**/hand-over');
+  const both = page.getByRole('region', { name: 'Quoted and done' });
+  await expect(both).toContainText('Sealed lead, moulded ends');
+  await expect(both).toContainText('56.00 EUR');
+});

@@ -35,8 +35,13 @@ try {
   await shoot('practice');
   await open('/units');
   await shoot('units');
-  await open('/units/new');
-  await shoot('describe-a-unit');
+  await open('/records?shows=figures');
+  await page.getByRole('img', { name: /repairs followed/ }).waitFor();
+  await shoot('records');
+  await open('/stores');
+  await page.getByRole('button', { name: /ribbon 10-way 200 mm/ }).click();
+  await page.getByRole('region', { name: 'Ledger' }).waitFor();
+  await shoot('stores');
   await open('/units');
   await page.getByRole('link', { name: 'Map of Hearing-loop amplifier' }).click();
   await page.locator('.react-flow__node').first().waitFor();
@@ -46,10 +51,6 @@ try {
   await page.waitForURL(/units\/[0-9A-Z]{26}$/);
   await open(`${new URL(page.url()).pathname}/plugs`);
   await shoot('plugs');
-  await open('/sums/discharge');
-  await page.getByRole('img', { name: /voltage over time/ }).waitFor();
-  await shoot('bench-sums');
-
   await open('/batteries');
   const old = page.getByRole('region', { name: 'Old battery' });
   const fresh = page.getByRole('region', { name: 'New battery' });

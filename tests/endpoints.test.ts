@@ -171,6 +171,14 @@ describe('asked rightly', () => {
         { elements: [lone], checks: [] },
         { optimum: { minutes: 5, method: 'exact' }, ways: [{}, {}, {}, { name: 'Mulch', score: 1 }] },
       ],
+      costs: [
+        {
+          remedies: [{ id: 'reseat', minutes: 6, lasts: 0.5 }],
+          ratePerHour: 6000,
+          refer: { price: 10_000 },
+        },
+        { costs: [{ id: 'reseat', expected: 5600, minutes: 6 }], cheapest: 'reseat', soonest: 'reseat' },
+      ],
       van: [
         { space: 1, items: [{ id: 'fuse', size: 1, gain: 9, pNeeded: 0.5 }] },
         { take: ['fuse'], gain: 9, chance: 1, optimal: true },

@@ -51,6 +51,7 @@ export {
   symptomProof,
 } from './proofs';
 export { type ProvingLine, partiesLeft, provingLines } from './proving';
+export { quoteHolds } from './quote-held';
 export { effective, fold, foldOn, type JobRecord, judge } from './reduce';
 export { gatesAhead, offCount, type RunStop, runOf, type StopStatus } from './run';
 export { mapWords, searchText } from './search-text';

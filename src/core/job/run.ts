@@ -4,6 +4,7 @@ import { handOverHeldBy } from './hand-over-rule';
 import { openAccess } from './open';
 import { coversNeeded, fixesOf, isDone, plansOf } from './opening';
 import { symptomProof } from './proofs';
+import { quoteHolds } from './quote-held';
 import { type JobState, STOPS, type Stop } from './state';
 
 export type StopStatus = 'not begun' | 'in hand' | 'held' | 'done';
@@ -89,6 +90,7 @@ const RULES: Record<Stop, Rule> = {
   },
   swap: (s) => ({
     done: s.fix !== null,
+    heldBy: s.plan?.kind === 'remedy' && quoteHolds(s) ? 'the quote' : undefined,
     note: s.fix
       ? fixesOf(s)
           .map((f) => f.element)

@@ -1,7 +1,7 @@
 import { format } from 'date-fns';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { type HandOver as Given, handOverHeldBy, openPoints, RESULTS } from '../../core/job';
-import { NEW_WORKSHOP, type Workshop, warrantyEnd } from '../../core/workshop';
+import { warrantyEnd } from '../../core/workshop';
 import { Action, Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { AreaField, Choices, TextField, Wrong } from '../../ui/Field';
@@ -12,10 +12,12 @@ import { TickBox } from '../../ui/Signs';
 import { useKept } from '../../ui/use-kept';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
+import { useWorkshop } from '../workshop/use-workshop';
 import { KeepWayIn } from './KeepWayIn';
 import { OpenPoints } from './OpenPoints';
 import { OwedList } from './OwedList';
 import { OwnersPageView } from './OwnersPageView';
+import { QuotedAndDone } from './QuotedAndDone';
 import { ReplaceBy } from './ReplaceBy';
 import { SignatureDrawing } from './SignatureDrawing';
 import { WorkshopReport } from './WorkshopReport';
@@ -189,6 +191,7 @@ function Giving() {
           </form>
         </>
       )}
+      <QuotedAndDone />
       <Signed />
       <OwedList />
       <ReplaceBy />
@@ -200,18 +203,8 @@ function Giving() {
 
 /** The last day of the warranty that this workshop gives, where it gives one. */
 function useWarranty(): { warrantyUntil?: string } {
-  const [usual, setUsual] = useState<{ warrantyUntil?: string }>({});
-  useEffect(() => {
-    fetch('/api/workshop')
-      .then(async (res) => {
-        const { warrantyMonths } = res.ok ? ((await res.json()) as Workshop) : NEW_WORKSHOP;
-        const today = format(new Date(), 'yyyy-MM-dd');
-        if (warrantyMonths > 0) setUsual({ warrantyUntil: warrantyEnd(today, warrantyMonths) });
-      })
-      // Without the server nothing is promised.
-      .catch(() => {});
-  }, []);
-  return usual;
+  const months = useWorkshop()?.warrantyMonths ?? 0;
+  return months > 0 ? { warrantyUntil: warrantyEnd(format(new Date(), 'yyyy-MM-dd'), months) } : {};
 }
 
 /** Whoever takes it signs for it. */

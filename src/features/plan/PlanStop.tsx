@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { fixesOf, isAimed, plansOf, remedyOptions } from '../../core/job';
+import { formatMoney } from '../../core/money';
 import { Action, Second } from '../../ui/Action';
 import { SelectField, TextField, Wrong } from '../../ui/Field';
 import { Foot } from '../../ui/Foot';
@@ -12,6 +13,8 @@ import { BoardFit } from './BoardFit';
 import { InTheStore } from './InTheStore';
 import { KitList } from './KitList';
 import { Offers } from './Offers';
+import { QuotePanel } from './QuotePanel';
+import { useCosts } from './use-costs';
 
 const percent = (p: number) => `${p < 0.01 ? 'under 1' : Math.round(p * 100)}\u00a0%`;
 const minutes = (m: number) => `${Math.round(m)}\u00a0min`;
@@ -49,6 +52,8 @@ function PlanSheet() {
     options.find((o) => o.remedy.id === advised && !o.tried) ?? options.find((o) => !o.tried) ?? options[0];
   const [picked, setPicked] = useState<string | null>(job.plan?.remedy ?? null);
   const chosen = options.find((o) => o.remedy.id === picked) ?? firstFree;
+  const money = useCosts(options);
+  const cost = (id: string) => money?.costs.costs.find((c) => c.id === id);
   const isPlanned =
     planned.length > 1 && planned.some((x) => x.element === element && x.remedy === chosen?.remedy.id);
   const [why, setWhy] = useState('');
@@ -162,6 +167,16 @@ function PlanSheet() {
                     <span className="note block">
                       {o.remedy.parts?.length ? `Parts: ${o.remedy.parts.join(', ')}` : 'No parts'}
                     </span>
+                    {cost(o.remedy.id) && money && (
+                      <span className="note block">
+                        about {formatMoney(cost(o.remedy.id)?.expected ?? 0, money.currency)}{' '}
+                        {job.intake?.weighed?.makerPrice ? 'in the end' : 'with what follows it'}
+                        {money.partsOf(o) === null && ', without parts'}
+                        {money.costs.cheapest === o.remedy.id && money.costs.costs.length > 1 && (
+                          <b> least money</b>
+                        )}
+                      </span>
+                    )}
                   </span>
                   <span className="max-[760px]:col-start-2">
                     <span className="big text-[24px] block">{Math.round(o.minutes)}</span>
@@ -212,6 +227,19 @@ function PlanSheet() {
         <div className="pad">
           <InTheStore
             looked={chosen?.remedy.parts?.length ? { element, parts: chosen.remedy.parts } : null}
+          />
+          <QuotePanel
+            first={
+              chosen
+                ? {
+                    way: 'like for like',
+                    what: chosen.remedy.name,
+                    minutes: chosen.minutes,
+                    parts: money?.partsOf(chosen) ?? 0,
+                    ...(bySay ? {} : { chance: chosen.chance }),
+                  }
+                : null
+            }
           />
           <KitList />
         </div>

@@ -78,7 +78,7 @@ export function LearnedMinutes({ units }: { units: { id: string; name: string }[
                 <td>
                   <input
                     type="checkbox"
-                    className="size-6"
+                    className="size-6 accent-bark"
                     aria-label={`Take ${minutes(m.learned)} for ${m.words}`}
                     checked={chosen.includes(key(m))}
                     onChange={() =>

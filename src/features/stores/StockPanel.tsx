@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { formatMoney } from '../../core/money';
-import type { Movement } from '../../core/stock';
+import { amountOf, type Movement } from '../../core/stock';
 import { Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { TextField, Wrong } from '../../ui/Field';
@@ -143,7 +143,7 @@ export function StockPanel({
         <TextField
           label="Counted just now"
           inputMode="decimal"
-          hint={`The ledger says ${h.onHand} ${item.unit}; a difference is written down as one.`}
+          hint={`The ledger says ${amountOf(h.onHand, item.unit)}; a difference is written down as one.`}
           value={counted}
           onChange={(e) => setCounted(e.target.value)}
           wrong={wrong?.where === 'count' ? wrong.reason : undefined}

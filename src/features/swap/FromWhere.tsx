@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { modelOf } from '../../core/job';
 import type { Donor } from '../../core/record';
-import { stockFor } from '../../core/stock';
+import { amountOf, stockFor } from '../../core/stock';
 import { SelectField } from '../../ui/Field';
 import { useJob } from '../job/use-job';
 import { useStock } from '../stores/use-stock';
@@ -68,7 +68,8 @@ export function FromWhere({
       <option value="">bought for this job</option>
       {offered.map(({ item, holding }) => (
         <option key={item.id} value={`stock ${item.id}`}>
-          {`${item.what}, ${item.place.kind} ${item.place.label}`.trim()} ({holding.onHand} {item.unit}
+          {`${item.what}, ${item.place.kind} ${item.place.label}`.trim()} (
+          {amountOf(holding.onHand, item.unit)}
           {holding.reserved.some((r) => r.job === job.id) ? ', set aside for this job' : ''})
         </option>
       ))}

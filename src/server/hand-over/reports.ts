@@ -1,7 +1,8 @@
 import sharp from 'sharp';
-import { fold, type JobEvent } from '../../core/job';
+import { fold, type JobEvent, type JobState, type Quote } from '../../core/job';
 import { ownersPage, reportOf } from '../../core/report';
 import type { Handle } from '../../data/database';
+import { quotePdf } from '../pdf/quote-pdf';
 import { ownersPdf, type Pictured, workshopPdf } from '../pdf/report-pdf';
 import type { PhotoStore } from '../photo-store';
 import { readPhoto } from '../photos';
@@ -44,4 +45,16 @@ export async function reportPdf(
   }
   const with_ = { workshop, logo: logo?.bytes ?? null, pictures };
   return reader === 'owner' ? ownersPdf(page, with_) : workshopPdf(page, reportOf(state, events), with_);
+}
+
+/** The quote of a job as a PDF. */
+export async function quoteOnPaper(
+  db: Handle,
+  store: PhotoStore,
+  state: JobState,
+  quote: Quote,
+): Promise<Uint8Array> {
+  const workshop = await workshopOf(db);
+  const logo = workshop.logo ? await printed(store, workshop.logo) : null;
+  return quotePdf(state, quote, { workshop, logo: logo?.bytes ?? null });
 }

@@ -1,4 +1,5 @@
 import type { BoardFitRequest } from '../../board';
+import type { QuoteLine } from '../../cost';
 import type { BatteryFitRequest } from '../../fit';
 import type { RemedyKind } from '../../unit';
 
@@ -27,7 +28,38 @@ export interface BatteryCompared {
   by: string;
 }
 
+/** What was offered to the owner, and what came of it. */
+export interface Quote {
+  id: string;
+  lines: QuoteLine[];
+  /** three letters */
+  currency: string;
+  /** in minor units */
+  ratePerHour: number;
+  /** its last day */
+  validUntil: string;
+  /** what it does not cover */
+  notCovered?: string;
+  /** nothing is mended before it is accepted */
+  needed: boolean;
+  at: string;
+  by: string;
+  sent: { to: string; how: string; at: string; by: string }[];
+  answer: QuoteAnswer | null;
+}
+
+export interface QuoteAnswer {
+  /** the way that was chosen; none where it was refused */
+  line: number | null;
+  who: string;
+  note?: string;
+  at: string;
+  by: string;
+}
+
 export interface Planning {
+  /** the one that holds: a later one takes its place */
+  quote: Quote | null;
   plan: Plan | null;
   /** further remedies of the same opening, in their order */
   also: Plan[];
@@ -39,4 +71,11 @@ export interface Planning {
   boards: Record<string, { request: BoardFitRequest; at: string; by: string }>;
 }
 
-export const startPlanning = (): Planning => ({ plan: null, also: [], kit: [], batteries: {}, boards: {} });
+export const startPlanning = (): Planning => ({
+  quote: null,
+  plan: null,
+  also: [],
+  kit: [],
+  batteries: {},
+  boards: {},
+});

@@ -6,6 +6,7 @@ import { cameOff } from '../../came-off';
 import { handsIn } from '../../hands-in';
 import { markOld } from '../../old-part';
 import { demandPrepared, planned, plugsToMove, reached } from '../../planned';
+import { demandAgreed } from '../../quote-held';
 import { stampsOf } from '../../stamps';
 import { kind } from '../kind';
 
@@ -21,6 +22,7 @@ export const partRemoved = kind({
     dateCode: Type.Optional(Line),
   },
   admit(state, { along = [] }) {
+    demandAgreed(state);
     demandPrepared(state, 'before out');
     const stays = new Set(along.map(folded));
     const left = plugsToMove(state).filter((p) => !stays.has(folded(p)));

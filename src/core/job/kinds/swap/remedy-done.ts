@@ -5,6 +5,7 @@ import { handsIn } from '../../hands-in';
 import { mayUse, using } from '../../in-use';
 import { nextRemedy } from '../../opening';
 import { planned, reached } from '../../planned';
+import { demandAgreed } from '../../quote-held';
 import { kind } from '../kind';
 
 /** A remedy that replaces nothing is done: set, reseated, cleaned. */
@@ -16,6 +17,7 @@ export const remedyDone = kind({
     solvent: Type.Optional(Type.Boolean()),
   },
   admit(state, { solvent }) {
+    demandAgreed(state);
     if (solvent) mayUse(state, 'solvent', planned(state).element.name);
     if (planned(state).element.needs?.length) handsIn(state, {});
   },
