@@ -27,8 +27,11 @@ test('every job is found again by what is remembered of it, by key alone, and by
   await page.getByTestId('virtuoso-item-list').waitFor();
   await page.keyboard.press('ArrowDown');
   await expect(jobs.getByRole('link').first()).toBeFocused();
-  await page.keyboard.press('End');
-  await expect(jobs.getByText('SY-101')).toBeVisible();
+  // Rows are as high as their words: the end moves while they come.
+  await expect(async () => {
+    await page.keyboard.press('End');
+    await expect(jobs.getByText('SY-101')).toBeVisible({ timeout: 700 });
+  }).toPass();
   await page.keyboard.press('/');
   await page.keyboard.type('tag:SP-0 -dead "comes and goes"');
   await expect(foot(page).getByText('3 jobs')).toBeVisible();
@@ -68,8 +71,8 @@ test('what the jobs teach, the days of a comeback, and minutes taken onto a map 
 
   await page.getByLabel('Model').selectOption({ label: await labelOf(page, 'Hapstock SI-900') });
   const minutes = page.getByRole('region', { name: 'Minutes of the map' });
-  const [first] = await minutes.getByRole('checkbox').all();
-  if (!first) throw new Error('no minutes learned');
+  const first = minutes.getByRole('checkbox').first();
+  await first.waitFor();
   const rows = await minutes.getByRole('checkbox').count();
   await first.check();
   await minutes.getByRole('button', { name: 'Take 1 onto the map' }).click();
@@ -112,18 +115,18 @@ test('the owner’s page, what is owed, a signature and the bundle, which anothe
   const job = jobs.find((j) => j.tag === 'SP-077')?.id ?? '';
   await page.goto(`${mulch.url}/jobs/${job}/hand-over`);
   await alive(page);
-  await page.getByText('For the owner').click();
+  await page.getByText('The owner’s page', { exact: true }).click();
   await expect(page.getByRole('region', { name: 'What was wrong' })).toContainText(
     'Left side comes and goes',
   );
   await expect(page.getByRole('region', { name: 'Shown to work' })).toContainText('it did not before');
   const owed = page.getByRole('region', { name: 'Owed', exact: true });
-  await owed.getByRole('button', { name: 'Note it as owed' }).click();
+  await owed.getByRole('button', { name: 'Write it down as owed' }).click();
   await expect(owed.getByText('say what is owed, and to whom')).toBeVisible();
   await owed.getByLabel('Kind').selectOption('core to return');
   await owed.getByLabel('Still owed').fill('old ribbon to its maker');
   await owed.getByLabel('By the day').fill('2026-01-15');
-  await owed.getByRole('button', { name: 'Note it as owed' }).click();
+  await owed.getByRole('button', { name: 'Write it down as owed' }).click();
   await expect(owed.getByText('overdue')).toBeVisible();
 
   await page.getByRole('button', { name: 'Sign for it' }).click();

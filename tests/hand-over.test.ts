@@ -367,6 +367,10 @@ describe('the data of an owner', () => {
     for (const f of theirs)
       for (const e of await eventsOf(db.read, f.job)) if (e.type === 'photo.added') pictures.add(e.file);
     const before = teach(theirs, [], { now: now.toISOString() });
+    // Another process has the story in hand.
+    const other = await open('a');
+    const note = (text: string) => ({ ...stamp(), type: 'note.added', text }) as JobEvent;
+    await postEvents(other, first.job, [note('feet worn')], 0);
     const removed = await removeOwner(db, store, owner);
     expect(removed.jobs.sort()).toEqual(theirs.map((f) => f.tag).sort());
     expect(removed.pictures).toBe(pictures.size);
@@ -386,6 +390,9 @@ describe('the data of an owner', () => {
       0,
     );
     expect(JSON.stringify(await eventsOf(db.read, first.job))).not.toContain('Wren');
+    await postEvents(other, first.job, [note('wiped')], 0);
+    other.close();
+    expect((await factsPage(db.read, {})).find((f) => f.job === first.job)?.owner).toBe(REMOVED);
     expect((await owingSummaries(db.read)).map((s) => s.id)).toContain(first.job);
     await expect(removeOwner(db, store, owner)).rejects.toMatchObject({ status: 404 });
   });

@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, gte, type SQL, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, gte, or, type SQL, sql } from 'drizzle-orm';
 import { fold, unreadable } from '../core/job';
 import { factsOf, type JobFacts, RECORD_SHAPE, type RecordAsked, type Shown } from '../core/record';
 import { readQuery } from '../core/search';
@@ -96,5 +96,16 @@ export async function factsPage(
     .orderBy(desc(jobFacts.openedAt), desc(jobFacts.job))
     .limit(most)
     .offset(from);
+  return rows.map((r) => r.body);
+}
+
+/** Jobs of units kept for their parts, and jobs that took a part from one. */
+export async function donorFacts(db: Handle): Promise<JobFacts[]> {
+  const rows = await db
+    .select({ body: jobFacts.body })
+    .from(jobFacts)
+    .where(
+      or(FILTERS.result('kept for parts'), among('$.parts', sql`json_extract(value, '$.donor') is not null`)),
+    );
   return rows.map((r) => r.body);
 }

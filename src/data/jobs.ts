@@ -4,6 +4,7 @@ import type { Shown } from '../core/record';
 import type { Handle } from './database';
 import { keepFacts } from './facts';
 import { forgetIndexed, indexEvents } from './search';
+import { putSetting, settingOf } from './settings';
 import { jobEvents, jobs } from './tables';
 
 /** SQLite takes so many values to a statement, and more. */
@@ -164,8 +165,15 @@ export async function summariesByTag(db: Handle, begins: string, most: number): 
   return rows.map((r) => r.summary);
 }
 
+const REWRITTEN = 'stories rewritten';
+
+/** How often stories were written anew, so that whoever keeps one knows when it holds no longer. */
+export const storiesRewritten = async (db: Handle): Promise<number> =>
+  Number((await settingOf(db, REWRITTEN)) ?? 0);
+
 /** Writes entries of a job anew, each under its id; what is found of it follows. */
 export async function rewriteEvents(db: Handle, job: string, events: JobEvent[]): Promise<void> {
+  await putSetting(db, REWRITTEN, (await storiesRewritten(db)) + 1);
   for (const body of events) await db.update(jobEvents).set({ body }).where(eq(jobEvents.id, body.id));
   await forgetIndexed(db, job);
   await indexEvents(db, job, events);

@@ -104,11 +104,7 @@ export async function findHits(db: Handle, asked: Asked, most: number): Promise<
   const [first, ...others] = asked.wanted;
   if (first === undefined) return [];
   const rows = await db
-    .select({
-      kind: search.kind,
-      ref: search.ref,
-      where: sql<string>`snippet(search, 0, '‹', '›', '…', 12)`,
-    })
+    .select({ row: sql<number>`rowid`, kind: search.kind, ref: search.ref })
     .from(search)
     .where(
       and(
@@ -123,12 +119,28 @@ export async function findHits(db: Handle, asked: Asked, most: number): Promise<
           : []),
       ),
     )
-    .orderBy(sql`bm25(search)`)
+    // The index gives its rows in this order by itself.
+    .orderBy(sql`rank`)
     .limit(most * 20);
   // Several entries of one job are one thing that was found.
-  const seen = new Map<string, Hit>();
+  const seen = new Map<string, (typeof rows)[number]>();
   for (const r of rows) if (!seen.has(r.ref)) seen.set(r.ref, r);
-  return [...seen.values()].slice(0, most);
+  const best = [...seen.values()].slice(0, most);
+  // Words are cut out of the rows that are shown alone: it is what takes longest.
+  const cut = await db
+    .select({ row: sql<number>`rowid`, where: sql<string>`snippet(search, 0, '‹', '›', '…', 12)` })
+    .from(search)
+    .where(
+      and(
+        sql`search match ${first}`,
+        sql`rowid in (${sql.join(
+          best.map((b) => sql`${b.row}`),
+          sql`, `,
+        )})`,
+      ),
+    );
+  const where = new Map(cut.map((c) => [c.row, c.where]));
+  return best.map(({ row, kind, ref }) => ({ kind, ref, where: where.get(row) ?? '' }));
 }
 
 /** Names of units by their ids. */

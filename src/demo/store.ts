@@ -21,7 +21,20 @@ const USED_UP: [what: string, unit: string, minimum: number, price: number, keep
   ['heat-shrink sleeve 6 mm', 'm', 2, 90],
   ['contact cleaner', 'ml', 100, 4, 900],
 ];
-const SCREWS = ['M3×6', 'M3×8', 'M3×12', 'M4×6', 'M4×10', 'M4×14', 'M5×16'];
+const SCREWS = [
+  'M2×4',
+  'M2.5×6',
+  'M3×6',
+  'M3×8',
+  'M3×10',
+  'M3×12',
+  'M4×6',
+  'M4×8',
+  'M4×10',
+  'M4×14',
+  'M4×16',
+  'M5×16',
+];
 
 /** The store of the pier: parts of its units, screws, and what is used up; with its ledger. */
 export function demoStore(now: Date): { item: StockItem; movements: Movement[] }[] {

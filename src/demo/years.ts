@@ -20,6 +20,9 @@ export const TRUTH = {
   days: 730,
   /** share of faults that a remedy takes away for good, by its kind */
   lasts: { replace: 0.95, reseat: 0.8, clean: 0.82, default: 0.9 } as Record<string, number>,
+  /** how often a quote is asked for, and how often it is accepted */
+  quoted: 0.25,
+  accepted: 0.85,
   /** how often the element at fault is planned first, once the checks are made */
   found: 0.82,
   /** days until what did not last is back, in the middle */
@@ -152,6 +155,7 @@ function story(unit: OnThePier, seed: number, at: number, tag: string, again?: s
   told.tell(minutesOf(draw, 4), intake);
   looks(told, twin, draw);
   const faulty = unit.map.elements.find((e) => e.id === hidden.id);
+  if (draw.chance(TRUTH.quoted)) quotes(told, faulty?.name ?? '', draw);
   // What came back is replaced; else the gentlest rung is as often tried first.
   let rung = again || draw.chance(0.5) ? Math.max(0, (faulty?.remedies.length ?? 1) - 1) : 0;
   let sure = draw.chance(TRUTH.found);
@@ -193,6 +197,24 @@ function story(unit: OnThePier, seed: number, at: number, tag: string, again?: s
   told.tell(2, { type: 'job.referred', to: 'the maker', why: 'the remedies it has were in vain' });
   if (!told.may(3, { type: 'job.handed-over', to: TO.referred, result: 'referred' })) return null;
   return { record: told.record, at: told.at, back: null };
+}
+
+/** A quote goes out and is answered; the work goes on in any case. */
+function quotes(told: Told, what: string, draw: Draw): void {
+  const until = new Date(told.at + 30 * DAY).toISOString().slice(0, 10);
+  const line = {
+    way: 'like for like',
+    what: `Replace ${what}`,
+    minutes: 20 + 5 * draw.below(9),
+    parts: 500 + 250 * draw.below(20),
+  };
+  const terms = { currency: 'EUR', ratePerHour: 6000, validUntil: until, needed: false };
+  told.tell(2, { type: 'quote.made', lines: [line], ...terms });
+  told.tell(2, {
+    type: 'quote.answered',
+    line: draw.chance(TRUTH.accepted) ? 0 : null,
+    who: told.state.identity?.owner ?? 'the owner',
+  });
 }
 
 /** Elements that are suspected beside the one at fault, the most suspected first. */

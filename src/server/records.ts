@@ -1,6 +1,6 @@
 import { fold, foldOn, type JobEvent, type JobRecord } from '../core/job';
 import type { Database, Handle } from '../data/database';
-import { eventsOf } from '../data/jobs';
+import { eventsOf, storiesRewritten } from '../data/jobs';
 
 /** Jobs whose folded record is kept, and how many entries they may have together. */
 const MOST_JOBS = 40;
@@ -14,8 +14,15 @@ class Records {
   /** the one used last stands last */
   private readonly kept = new Map<string, JobRecord>();
 
+  /** how often stories had been written anew when these were read */
+  private rewritten = 0;
+
   /** The record of a job as it stands, or null where there is none. */
   async of(db: Handle, job: string): Promise<JobRecord | null> {
+    const rewritten = await storiesRewritten(db);
+    // Somebody was taken out of the stories, here or by another process: nothing that was read holds.
+    if (rewritten !== this.rewritten) this.kept.clear();
+    this.rewritten = rewritten;
     const known = this.kept.get(job);
     const record = known ? await this.goneOn(db, job, known) : await this.anew(db, job);
     if (record) this.keep(job, record);
@@ -34,11 +41,6 @@ class Records {
       entries -= r.events.length;
       this.kept.delete(old);
     }
-  }
-
-  /** Forgets what is kept of a job: its entries were written anew. */
-  drop(job: string): void {
-    this.kept.delete(job);
   }
 
   private async anew(db: Handle, job: string): Promise<JobRecord | null> {

@@ -18,7 +18,7 @@ interface PlotProps {
 /** The frame all charts share: hairline grid, one ink, figures with their units; lines and marks go inside. */
 export function Plot({ data, label, x, y, tip, height = 230, onPick, children }: PlotProps) {
   return (
-    <div role="img" aria-label={label}>
+    <div role="img" aria-label={label} className="min-w-0 overflow-hidden">
       <ResponsiveContainer width="100%" height={height} initialDimension={{ width: 560, height }}>
         <LineChart
           data={data}

@@ -1,3 +1,4 @@
+import { priceOf } from '../cost';
 import {
   type Aim,
   effective,
@@ -67,6 +68,14 @@ export interface JobFacts {
   referred?: { to: string; why: string };
   /** what was fitted, in words, and the job of the unit it was taken from */
   parts: { name: string; donor?: string }[];
+  /** what was quoted, the way that was chosen or the first, and what came of it */
+  quote?: {
+    currency: string;
+    /** in minor units */
+    price: number;
+    minutes: number;
+    answer: 'accepted' | 'refused' | 'open';
+  };
   /** how often it was taken in hand: one more than it was parked */
   visits: number;
   /** minutes at work, once it is handed over */
@@ -114,6 +123,20 @@ const partsOf = (state: JobState): JobFacts['parts'] =>
     f.newItem ? [{ name: f.name, ...(f.donor ? { donor: f.donor.job } : {}) }] : [],
   );
 
+function quoteOf({ quote }: JobState): Pick<JobFacts, 'quote'> {
+  const line = quote?.lines[quote.answer?.line ?? 0];
+  if (!quote || !line) return {};
+  const { answer, currency, ratePerHour } = quote;
+  return {
+    quote: {
+      currency,
+      price: priceOf(line, ratePerHour),
+      minutes: line.minutes,
+      answer: answer === null ? 'open' : answer.line === null ? 'refused' : 'accepted',
+    },
+  };
+}
+
 /**
  * What a job leaves for the record.
  *
@@ -148,6 +171,7 @@ export function factsOf({ state, events }: JobRecord): JobFacts {
       ? { referred: { to: referral.to, why: referral.why } }
       : {}),
     parts: partsOf(state),
+    ...quoteOf(state),
     visits: 1 + effective(events).filter((e) => e.type === 'job.parked').length,
     ...(handedOver ? { minutes: durationsOf(events) } : {}),
   };

@@ -6,5 +6,13 @@ export { type Durations, durationsOf, LONGEST_PAUSE } from './durations';
 export { type CheckFact, factsOf, type JobFacts, type RemedyEnd, type RemedyFact } from './facts';
 export { RECORD_SHAPE } from './shape';
 export { type Shown, shownOf } from './shown';
-export { type RemedyTaught, type Share, type Spread, spreadOfMinutes, type Taught, teach } from './teach';
+export {
+  type MoneyTaught,
+  type RemedyTaught,
+  type Share,
+  type Spread,
+  spreadOfMinutes,
+  type Taught,
+  teach,
+} from './teach';
 export { type MinutesLearned, minutesLearned, withMinutes } from './use-minutes';

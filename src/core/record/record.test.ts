@@ -293,6 +293,34 @@ describe('what the record teaches', () => {
   });
 });
 
+describe('money', () => {
+  const quoted = (answer: 'accepted' | 'refused' | 'open', price: number, currency = 'EUR') =>
+    repair(0, {
+      quote: { currency, price, minutes: 20, answer },
+      minutes: { stops: [{ stop: 'swap', minutes: 25 }], moves: [], checks: [] },
+    });
+  it('what was accepted, of what was answered; the average half up; minutes against those quoted', () => {
+    const all = [
+      quoted('accepted', 1000),
+      quoted('accepted', 1001),
+      quoted('refused', 9999),
+      quoted('open', 1),
+    ];
+    const [eur] = teach(all, all, { now: day(9) }).money;
+    expect(eur).toMatchObject({ quotes: 4, accepted: { count: 2, of: 3 }, sum: 2001, average: 1001 });
+    expect(eur?.workedPerQuoted).toEqual({ count: 2, ratio: 1.25 });
+  });
+  it('two currencies are never added up, and nothing is shared where nothing was answered', () => {
+    const money = teach([quoted('accepted', 100), quoted('open', 700, 'SEK')], [], { now: day(9) }).money;
+    expect(money.map((m) => [m.currency, m.sum, m.average])).toEqual([
+      ['EUR', 100, 100],
+      ['SEK', 0, null],
+    ]);
+    expect(money[1]).toMatchObject({ accepted: null, workedPerQuoted: null });
+    expect(teach([repair(0)], [], { now: day(9) }).money).toEqual([]);
+  });
+});
+
 describe('minutes for a map', () => {
   const with7 = (minutes: number) =>
     repair(0, {

@@ -46,7 +46,21 @@ export interface RemedyTaught {
   lasts: LastingAnswer;
 }
 
+/** Quotes in one currency: amounts of two are never added up. */
+export interface MoneyTaught {
+  currency: string;
+  quotes: number;
+  /** of those that were answered */
+  accepted: Share | null;
+  /** of the accepted, in minor units: all of them, and each on average, rounded half up */
+  sum: number;
+  average: number | null;
+  /** minutes at work for each minute that was quoted, of accepted jobs that are handed over */
+  workedPerQuoted: { count: number; ratio: number } | null;
+}
+
 export interface Taught {
+  money: MoneyTaught[];
   jobs: number;
   handedOver: number;
   repairs: number;
@@ -147,6 +161,31 @@ function remedyTaught(key: string, words: string, done: Done[], follow: Map<stri
   };
 }
 
+/** What was quoted and accepted, by currency. */
+function moneyOf(chosen: JobFacts[]): MoneyTaught[] {
+  const quoted = chosen.flatMap((f) => (f.quote ? [{ f, q: f.quote }] : []));
+  return counted(quoted, ({ q }) => q.currency).map(({ key, count }) => {
+    const of = quoted.filter(({ q }) => q.currency === key);
+    const accepted = of.filter(({ q }) => q.answer === 'accepted');
+    const answered = of.filter(({ q }) => q.answer !== 'open').length;
+    const sum = accepted.reduce((s, { q }) => s + q.price, 0);
+    const done = accepted.filter(({ f, q }) => f.minutes && q.minutes > 0);
+    const worked = done.reduce(
+      (s, { f }) => s + (f.minutes?.stops ?? []).reduce((t, x) => t + x.minutes, 0),
+      0,
+    );
+    const said = done.reduce((s, { q }) => s + q.minutes, 0);
+    return {
+      currency: key,
+      quotes: count,
+      accepted: shareOf(accepted.length, answered),
+      sum,
+      average: accepted.length ? Math.floor((2 * sum + accepted.length) / (2 * accepted.length)) : null,
+      workedPerQuoted: said > 0 ? { count: done.length, ratio: worked / said } : null,
+    };
+  });
+}
+
 /** Minutes of each check of one model. */
 function checkMinutes(over: JobFacts[]): Taught['checkMinutes'] {
   const words = new Map(over.flatMap((f) => f.checks.map((c) => [c.check, c.words] as const)));
@@ -234,6 +273,7 @@ export function teach(
     return last ? [last] : [];
   });
   return {
+    money: moneyOf(chosen),
     jobs: chosen.length,
     handedOver: over.length,
     repairs: repairs.length,

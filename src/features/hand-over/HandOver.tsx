@@ -15,7 +15,7 @@ import { useJob } from '../job/use-job';
 import { useWorkshop } from '../workshop/use-workshop';
 import { KeepWayIn } from './KeepWayIn';
 import { OpenPoints } from './OpenPoints';
-import { OwedList } from './OwedList';
+import { NOTHING_OWED, type OwedDraft, OwedList, owedOf } from './OwedList';
 import { OwnersPageView } from './OwnersPageView';
 import { QuotedAndDone } from './QuotedAndDone';
 import { ReplaceBy } from './ReplaceBy';
@@ -48,8 +48,8 @@ function Report() {
           value={reader}
           onPick={(v) => setReader(v as Reader)}
           options={[
-            { value: 'owner', words: 'For the owner' },
-            { value: 'workshop', words: 'For the workshop' },
+            { value: 'owner', words: 'The owner’s page' },
+            { value: 'workshop', words: 'The whole report' },
           ]}
           hideLabel
         />
@@ -94,6 +94,7 @@ function Giving() {
   const [more, setMore] = useState<Partial<Record<More, string>>>({});
   const [wrong, setWrong] = useState<Refused | null>(null);
   const usual = useWarranty();
+  const [owed, setOwed] = useState<OwedDraft>(NOTHING_OWED);
   const held = [
     ...handOverHeldBy(job, result),
     ...(result === 'works' ? openPoints(job).map((p) => p.what) : []),
@@ -101,6 +102,10 @@ function Giving() {
   const given = job.handedOver;
   const give = (e: React.FormEvent) => {
     e.preventDefault();
+    // What was typed and not yet written down is written down with it.
+    const open = owed.what.trim() ? record('owed.noted', owedOf(owed)) : null;
+    if (open) return setWrong(open);
+    setOwed(NOTHING_OWED);
     const said = Object.entries({ ...(result === 'works' ? usual : {}), ...more }).map(
       ([k, v]) => [k, v.trim()] as const,
     );
@@ -193,7 +198,7 @@ function Giving() {
       )}
       <QuotedAndDone />
       <Signed />
-      <OwedList />
+      <OwedList draft={owed} onDraft={setOwed} />
       <ReplaceBy />
       <KeepWayIn />
       <Papers />

@@ -15,21 +15,27 @@ const PLACEHOLDER: Record<OwedKind, string> = {
   other: 'the second key',
 };
 
+/** What is typed of something owed, before it is written down. */
+export interface OwedDraft {
+  owed: OwedKind;
+  what: string;
+  due: string;
+}
+export const NOTHING_OWED: OwedDraft = { owed: 'follow-up', what: '', due: '' };
+/** As it is recorded. */
+export const owedOf = ({ owed, what, due }: OwedDraft) => ({ owed, what, ...(due ? { due } : {}) });
+
 /** What is still owed to somebody, each until it is ticked. */
-export function OwedList() {
+export function OwedList({ draft, onDraft }: { draft: OwedDraft; onDraft(d: OwedDraft): void }) {
   const { job, record } = useJob();
-  const [kind, setKind] = useState<OwedKind>('follow-up');
-  const [what, setWhat] = useState('');
-  const [due, setDue] = useState('');
+  const { owed: kind, what, due } = draft;
   const [wrong, setWrong] = useState<Refused | null>(null);
   const today = new Date().toISOString().slice(0, 10);
   const add = (e: React.FormEvent) => {
     e.preventDefault();
-    const refused = record('owed.noted', { owed: kind, what, ...(due ? { due } : {}) });
+    const refused = record('owed.noted', owedOf(draft));
     setWrong(refused);
-    if (refused) return;
-    setWhat('');
-    setDue('');
+    if (!refused) onDraft(NOTHING_OWED);
   };
   const dated = job.owed.some((o) => o.due && !o.settled);
   return (
@@ -65,7 +71,11 @@ export function OwedList() {
         ))}
       </ul>
       <form onSubmit={add} noValidate className="grid gap-2">
-        <SelectField label="Kind" value={kind} onChange={(e) => setKind(e.target.value as OwedKind)}>
+        <SelectField
+          label="Kind"
+          value={kind}
+          onChange={(e) => onDraft({ ...draft, owed: e.target.value as OwedKind })}
+        >
           {OWED_KINDS.map((k) => (
             <option key={k} value={k}>
               {k}
@@ -76,7 +86,7 @@ export function OwedList() {
           label="Still owed"
           placeholder={PLACEHOLDER[kind]}
           value={what}
-          onChange={(e) => setWhat(e.target.value)}
+          onChange={(e) => onDraft({ ...draft, what: e.target.value })}
           wrong={wrong?.path === '/what' ? wrong.reason : undefined}
           autoComplete="off"
         />
@@ -84,13 +94,13 @@ export function OwedList() {
           label="By the day"
           type="date"
           value={due}
-          onChange={(e) => setDue(e.target.value)}
+          onChange={(e) => onDraft({ ...draft, due: e.target.value })}
           wrong={wrong?.path === '/due' ? wrong.reason : undefined}
         />
         {wrong && !['/what', '/due'].includes(wrong.path) && <Wrong>{wrong.reason}</Wrong>}
         <span className="flex flex-wrap gap-3">
           <Second type="submit" small>
-            Note it as owed
+            Write it down as owed
           </Second>
           {dated && (
             <a className="act-2 small" href={`/api/jobs/${job.id}/owed`} download>

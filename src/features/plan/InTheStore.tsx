@@ -42,10 +42,12 @@ export function InTheStore({ looked }: { looked: { element: string; parts: strin
     setBusy(false);
   };
   return (
-    <section aria-label="In the store" className="grid gap-2">
+    <section aria-label="In the store" className="grid gap-2 pb-3">
       <div className="lead">
         <h2 className="sec">In the store</h2>
-        <a href="/stores">Stores</a>
+        <a href="/stores" className="act-2 small">
+          Stores
+        </a>
       </div>
       {wanted.map((w) => {
         const found = stockFor(

@@ -124,7 +124,10 @@ export function QuoteDialog({ first, onClose }: { first: QuoteLine | null; onClo
     <Dialog open onClose={onClose} title="Quote" wide="table">
       <form onSubmit={make} noValidate className="grid gap-4">
         <p className="note">
-          {formatMoney(ratePerHour, currency)} an hour. <a href="/workshop">Another rate or currency</a>
+          {formatMoney(ratePerHour, currency)} an hour.{' '}
+          <a href="/workshop" className="underline inline-block min-h-11 content-center">
+            Another rate or currency
+          </a>
         </p>
         {lines.map((l, i) => (
           <fieldset

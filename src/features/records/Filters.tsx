@@ -26,7 +26,7 @@ export function Filters({
   children,
 }: {
   asked: RecordAsked;
-  choices: RecordChoices;
+  choices: RecordChoices | null;
   onPut(more: RecordAsked): void;
   onDrop(): void;
   /** what can be done with what is chosen */
@@ -62,9 +62,10 @@ export function Filters({
             onChange={(e) => put(key, e.target.value)}
           >
             <option value="">{any}</option>
-            {choices[key].map((c) => (
+            {(choices?.[key] ?? (asked[key] ? [{ value: asked[key], count: 0 }] : [])).map((c) => (
               <option key={c.value} value={c.value}>
-                {(key === 'stop' && TITLES[c.value]) || c.value} ({c.count})
+                {(key === 'stop' && TITLES[c.value]) || c.value}
+                {choices && ` (${c.count})`}
               </option>
             ))}
           </SelectField>

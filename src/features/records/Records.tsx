@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { RecordAsked, RecordChoices, RecordRow, Taught } from '../../core/record';
+import type { RecordAsked, RecordRow, Taught } from '../../core/record';
 import { Second } from '../../ui/Action';
 import { Choices, Wrong } from '../../ui/Field';
 import { Foot } from '../../ui/Foot';
@@ -10,7 +10,7 @@ import { OwnersData } from './OwnersData';
 import { filtersSet, queryOf } from './query';
 import { RecordList } from './RecordList';
 import { Teaches } from './Teaches';
-import { useRecord } from './use-record';
+import { useChoices, useRecord } from './use-record';
 
 export type Shows = 'jobs' | 'figures';
 
@@ -32,14 +32,12 @@ const step = (by: number) => {
 export function Records({
   asked: first,
   shows: firstShows,
-  choices,
   jobs,
   figures,
   units,
 }: {
   asked: RecordAsked;
   shows: Shows;
-  choices: RecordChoices;
   /** how many there are, and the first of them */
   jobs: { count: number; rows: RecordRow[] };
   figures: Taught | null;
@@ -49,6 +47,7 @@ export function Records({
   const [asked, setAsked] = useState(first);
   const [shows, setShows] = useState(firstShows);
   const record = useRecord(asked, shows, { asked: first, jobs, figures });
+  const choices = useChoices();
   useEffect(() => {
     // What is shown is the address: a reload, a bookmark and the way back find it again.
     window.history.replaceState(null, '', `/records${queryOf(asked, shows === 'figures' ? { shows } : {})}`);

@@ -1,3 +1,4 @@
+import { formatMoney } from '../../core/money';
 import type { Taught } from '../../core/record';
 import { STOP_TITLE } from '../job/stop-title';
 import { ComebackDays } from './ComebackDays';
@@ -169,6 +170,7 @@ export function Teaches({
           </tbody>
         </Table>
       </section>
+      {t.money.length > 0 && <Money money={t.money} />}
       {model && <LearnedMinutes key={model} units={units.filter((u) => u.model === model)} />}
       <div className="grid grid-cols-3 max-[760px]:grid-cols-1 gap-4">
         <Counts title="Found by" rows={t.foundBy.map((f) => [f.words, f.count])} none="No check told it." />
@@ -185,6 +187,47 @@ export function Teaches({
         />
       </div>
     </div>
+  );
+}
+
+/** What was quoted and accepted, each currency by itself. */
+function Money({ money }: { money: Taught['money'] }) {
+  return (
+    <section aria-label="Money">
+      <h2 className="sec pb-1">Money</h2>
+      <Table>
+        <thead>
+          <tr>
+            <th scope="col">currency</th>
+            <th scope="col">quotes</th>
+            <th scope="col">accepted, of those answered</th>
+            <th scope="col">in all</th>
+            <th scope="col">each</th>
+            <th scope="col">minutes worked for one quoted</th>
+          </tr>
+        </thead>
+        <tbody>
+          {money.map((m) => (
+            <tr key={m.currency}>
+              <td>{m.currency}</td>
+              <td>{m.quotes}</td>
+              <td>
+                {m.accepted
+                  ? `${m.accepted.count} of ${m.accepted.of}, ${percent(m.accepted.low)} to ${percent(m.accepted.high)}`
+                  : 'none answered'}
+              </td>
+              <td>{formatMoney(m.sum, m.currency)}</td>
+              <td>{m.average === null ? 'none accepted' : formatMoney(m.average, m.currency)}</td>
+              <td>
+                {m.workedPerQuoted
+                  ? `${m.workedPerQuoted.ratio.toFixed(2)} in ${m.workedPerQuoted.count} jobs`
+                  : 'none handed over'}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </section>
   );
 }
 

@@ -97,7 +97,7 @@ export function StockPanel({
         <p key={r.job} className="flex gap-2 items-center justify-between">
           <span>
             {r.count} set aside for{' '}
-            <a href={`/jobs/${r.job}`}>
+            <a href={`/jobs/${r.job}`} className="inline-block min-h-11 content-center">
               <b>{r.tag}</b>
             </a>
           </span>

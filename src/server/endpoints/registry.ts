@@ -72,6 +72,7 @@ export { setTheComebackDays } from './records/comeback-days';
 export { figuresCsv } from './records/figures-csv';
 export { recordsCsv } from './records/jobs-csv';
 export { listRecords } from './records/list-records';
+export { readChoices } from './records/read-choices';
 export { readFigures } from './records/read-figures';
 export { search } from './search';
 export { searchTheCatalogue } from './search-catalogue';

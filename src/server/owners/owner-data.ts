@@ -10,7 +10,6 @@ import type { PhotoStore } from '../photo-store';
 import { removePhoto } from '../photos';
 import { Problem } from '../problem';
 import { jobsCsv } from '../record/record-csv';
-import { recordsOf } from '../records';
 
 async function jobsOfOwner(db: Handle, owner: string): Promise<JobFacts[]> {
   const jobs = await factsPage(db, { owner });
@@ -79,6 +78,5 @@ export async function removeOwner(db: Database, store: PhotoStore, owner: string
     return { jobs: all, files: alone };
   });
   for (const f of files) await db.write((tx) => removePhoto(tx, store, f));
-  for (const { job } of jobs) recordsOf(db).drop(job);
   return { jobs: jobs.map((f) => f.tag), pictures: files.length };
 }

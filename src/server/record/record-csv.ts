@@ -1,3 +1,4 @@
+import { formatMoney } from '../../core/money';
 import type { JobFacts, Share, Spread, Taught } from '../../core/record';
 import { csvOf } from '../csv';
 
@@ -108,6 +109,18 @@ export const taughtCsv = (t: Taught): string =>
       ...t.moves.flatMap((m) => spread('minutes by move', m.verb, m.minutes)),
       ...t.parts.map((p) => ({ figure: 'parts fitted', what: p.name, value: p.count, unit: 'pieces' })),
       ...t.referred.map((r) => count('referred to', r.to, r.count)),
+      ...t.money.flatMap((m): Row[] => [
+        ...share('quotes accepted', m.currency, m.accepted),
+        {
+          figure: 'accepted in all',
+          what: m.currency,
+          value: formatMoney(m.sum, m.currency)
+            .replace(/\u00a0.*$/, '')
+            .replaceAll(',', ''),
+          unit: m.currency,
+          count: m.accepted?.count ?? 0,
+        },
+      ]),
     ],
     FIGURES,
   );

@@ -1,7 +1,7 @@
 import { modelOf } from '../../../core/job';
 import { type Donor, donorsFor } from '../../../core/record';
 import { Type } from '../../../core/schema/words';
-import { factsPage } from '../../../data/facts';
+import { donorFacts } from '../../../data/facts';
 import { database } from '../../context';
 import { endpoint } from '../../endpoint';
 import { readJob } from '../../read-job';
@@ -20,6 +20,6 @@ export const jobDonors = endpoint({
     const db = await database();
     const [opened] = (await readJob(db, params.id ?? '')).events;
     const model = opened?.type === 'job.opened' ? modelOf(opened.map) : '';
-    return donorsFor(await factsPage(db.read, {}), model).filter((d) => d.job !== params.id);
+    return donorsFor(await donorFacts(db.read), model).filter((d) => d.job !== params.id);
   },
 });
