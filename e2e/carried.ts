@@ -6,6 +6,8 @@ import type { Hand } from './hands';
 
 export interface Described {
   name: string;
+  maker?: string;
+  model?: string;
   does: string;
   covers: string;
   rows: { kind: string; what: string }[];
@@ -31,6 +33,8 @@ export async function described({ page, hand, url }: Bench, d: Described): Promi
   await page.goto(`${url}/units/new`);
   await alive(page);
   await hand.type(/^What it is$/, d.name);
+  if (d.maker) await hand.type(/^Maker$/, d.maker);
+  if (d.model) await hand.type(/^Model$/, d.model);
   await hand.type(/^What it should do/, d.does);
   await hand.type(/^What has to come off/, d.covers);
   // The three rows that stand there already are taken away.
@@ -98,4 +102,13 @@ export async function handedOver({ page, hand }: Bench, to: string): Promise<voi
   await hand.foot();
   await expect(page.getByRole('heading', { name: `Handed over to ${to}` })).toBeVisible();
   await allSent(page);
+}
+
+/** From Take in to Swap of a unit that is dead and has nothing to be made safe: its lead out next. */
+export async function toSwap(bench: Bench, cover: string): Promise<void> {
+  const { page, hand } = bench;
+  await hand.stop(OPEN_UP);
+  await cameOff(bench, `lift ${cover} > shelf`);
+  await hand.stop(SWAP);
+  await page.waitForURL('**/swap');
 }

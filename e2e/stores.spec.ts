@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { alive, allSent, expect, foot, test } from './bench-test';
-import { cameOff, type Described, described, exactly } from './carried';
+import { type Described, described, exactly, toSwap } from './carried';
 import { byKey } from './hands';
 
 const WINCH: Described = {
@@ -111,12 +111,7 @@ test('on a unit that was described from nothing: a part is set aside in Plan, go
   await expect(here.getByText('1 set aside for this job')).toBeVisible();
   await hand.foot();
   await page.waitForURL('**/make-safe');
-  await page.keyboard.press('5');
-  await page.waitForURL('**/open-up');
-  await cameOff({ page, hand, url: demo.url }, 'lift back shell > shelf');
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('6');
-  await page.waitForURL('**/swap');
+  await toSwap({ page, hand, url: demo.url }, 'back shell');
   await hand.foot();
   // What was set aside is what goes in.
   await expect(page.getByLabel('It comes from')).toHaveValue(`stock ${item.id}`);
@@ -175,12 +170,7 @@ test('a quote on a unit that was described from nothing: work waits until it is 
   await expect(quote.getByText('Nothing is mended: the quote is not accepted yet')).toBeVisible();
   await hand.foot();
   await page.waitForURL('**/make-safe');
-  await page.keyboard.press('5');
-  await page.waitForURL('**/open-up');
-  await cameOff({ page, hand, url: demo.url }, 'lift back shell > shelf');
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('6');
-  await page.waitForURL('**/swap');
+  await toSwap({ page, hand, url: demo.url }, 'back shell');
   await hand.foot();
   await expect(page.getByText('Held: the quote is not accepted yet').first()).toBeVisible();
   await page.keyboard.press('Escape');

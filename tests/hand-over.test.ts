@@ -113,8 +113,10 @@ describe('entries of Hand over', () => {
     expect(shownOf(x.record()).summary.warrantyUntil).toBe('2027-02-28');
     expect(() => x.tell({ type: 'job.referred', to: 'maker', why: 'x' })).toThrow('handed over');
   });
-  it('a signature is lines of points, by somebody, and no novel', () => {
+  it('a signature is lines of points, by somebody, and no novel; a name alone does', () => {
     const x = b();
+    x.tell({ type: 'receipt.signed', name: 'M. Wren', wide: 2, lines: [] });
+    expect(x.state().receipt?.lines).toEqual([]);
     const sign = (more: object) =>
       x.tell({ type: 'receipt.signed', name: 'M', wide: 2, lines: [[0, 0]], ...more } as never);
     expect(() => sign({ name: '' })).toThrow('say who signs');
@@ -250,6 +252,22 @@ describe('on paper', () => {
     await postEvents(db, job, [{ ...stamp(), type: 'pictures.chosen', photos: [photo.id] } as JobEvent], 0);
     expect(await read()).toContain(bare('burnt pin'));
     expect(await read()).toContain(bare('M. Wren'));
+  });
+  it('the mark of the workshop stands at its head; one that is gone is left out', async () => {
+    const { job } = await closed();
+    const events = await eventsOf(db.read, job);
+    const own = await workshopOf(db.read);
+    const mark = await sharp({ create: { width: 80, height: 40, channels: 4, background: '#1a6' } })
+      .png()
+      .toBuffer();
+    const { file: logo } = await keepPhoto(db, store, mark, now);
+    const without = (await reportPdf(db.read, store, events, 'owner')).byteLength;
+    await saveWorkshop(db, { ...own, logo });
+    expect((await reportPdf(db.read, store, events, 'owner')).byteLength).toBeGreaterThan(without + 300);
+    await saveWorkshop(db, { ...own, logo: '0'.repeat(64) });
+    const [page] = await textOf(await reportPdf(db.read, store, events, 'owner'));
+    expect(page).toContain(bare(own.name));
+    await saveWorkshop(db, own);
   });
   it('readings as a table that a package reads back', async () => {
     const { job } = await closed();

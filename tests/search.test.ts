@@ -212,4 +212,15 @@ describe('finding things', () => {
     });
     expect(searchText({ ...stamp(), type: 'power.set', power: 'on' } as JobEvent)).toBe('');
   });
+  it('a job with very many entries of one word hides no other; what stands in one entry comes first', async () => {
+    const notes = Array.from({ length: 500 }, () => ({ type: 'note.added', text: 'gull' }));
+    await job('SP-901', hearingLoop, intake('crows'), ...notes);
+    for (let k = 0; k < 12; k++)
+      await job(`SP-91${k}`, hearingLoop, intake('a gull sat on the aerial of it'));
+    const titles = await found('gull');
+    expect(titles.filter((t) => t.startsWith('SP-9'))).toHaveLength(13);
+    await job('SP-950', hearingLoop, intake('heron'), { type: 'note.added', text: 'egret' });
+    await job('SP-951', hearingLoop, intake('heron and egret'));
+    expect((await found('heron egret')).map((t) => t.slice(0, 6))).toEqual(['SP-951', 'SP-950']);
+  });
 });

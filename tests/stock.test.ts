@@ -173,6 +173,14 @@ describe('what a job uses', () => {
     await postEvents(db, await job(), [e, undo(e.id)], 0);
     expect(await held(id)).toMatchObject({ onHand: 3, used: 0 });
   });
+  it('takes what is set aside for another, which is then missing there and stands on the list of orders', async () => {
+    const { id } = await kept({}, 1);
+    await move(db, line(id, 'reserved', 1, ulid()));
+    await postEvents(db, await job(), [used(id)], 0);
+    expect(await held(id)).toMatchObject({ onHand: 0, free: -1, found: 0, used: 1 });
+    const { order } = await readStore(db.read, '2026-11-27');
+    expect(order.find((o) => o.item === id)?.why).toContain('1 set aside and not here');
+  });
   it('what the ledger did not know of was found, and nothing is below zero', async () => {
     const { id } = await kept();
     await postEvents(db, await job(), [used(id)], 0);

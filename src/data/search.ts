@@ -88,14 +88,61 @@ export interface Hit {
   where: string;
 }
 
-const standing = sql`${search.event} not in (select event from search_gone)`;
 /** What a term of the index stands in, as a list of ids. */
 export const matching = (term: string): SQL =>
   sql`(select ref from search where search match ${term} and event not in (select event from search_gone))`;
-const refsWith = (term: string): SQL => sql`${search.ref} in ${matching(term)}`;
+interface Row {
+  row: number;
+  kind: Hit['kind'];
+  ref: string;
+}
+
+/** What of the rest of the question an entry has to stand, of its own job or unit. */
+const beside = (asked: Asked, others: string[]): SQL | undefined =>
+  and(
+    sql`s.event not in (select event from search_gone)`,
+    ...others.map((t) => sql`s.ref in ${matching(t)}`),
+    ...asked.unwanted.map((t) => sql`s.ref not in ${matching(t)}`),
+    ...(asked.tag
+      ? [sql`s.ref in (select id from jobs where substr(upper(tag), 1, ${asked.tag.length}) = ${asked.tag})`]
+      : []),
+  );
 
 /**
- * Jobs and units in which all that is wanted stands, in whatever entries of theirs; the best first.
+ * Entries that match, the best first: so many of them as the index has them in its order, without a look at
+ * the others.
+ */
+const entriesWith = (db: Handle, match: string, asked: Asked, most: number): Promise<Row[]> =>
+  db
+    .select({ row: sql<number>`i.row`, kind: sql<Hit['kind']>`s.kind`, ref: sql<string>`s.ref` })
+    .from(
+      sql`(select rowid as row, rank as r from search where search match ${match} order by rank limit ${most * ENTRIES}) i join search s on s.rowid = i.row`,
+    )
+    .where(beside(asked, []))
+    .orderBy(sql`i.r`);
+
+/** Jobs and units with all terms in whatever entries of theirs, each with its best entry of the first. */
+const jobsWith = (db: Handle, first: string, others: string[], asked: Asked, most: number): Promise<Row[]> =>
+  db
+    .select({
+      row: sql<number>`s.row`,
+      kind: sql<Hit['kind']>`s.kind`,
+      ref: sql<string>`s.ref`,
+      best: sql<number>`min(s.r)`,
+    })
+    .from(sql`(select rowid as row, kind, ref, event, rank as r from search where search match ${first}) s`)
+    .where(beside(asked, others))
+    .groupBy(sql`s.ref`)
+    // A bare column beside min() is that of the row which has it.
+    .orderBy(sql`min(s.r)`)
+    .limit(most);
+
+/** So many entries are looked at for each hit that is wanted. */
+const ENTRIES = 20;
+
+/**
+ * Jobs and units in which all that is wanted stands: first those that have it all in one entry, then those
+ * that have it in several; the best first.
  *
  * @param asked terms, each in the syntax of the index
  * @param most how many
@@ -103,30 +150,14 @@ const refsWith = (term: string): SQL => sql`${search.ref} in ${matching(term)}`;
 export async function findHits(db: Handle, asked: Asked, most: number): Promise<Hit[]> {
   const [first, ...others] = asked.wanted;
   if (first === undefined) return [];
-  const rows = await db
-    .select({ row: sql<number>`rowid`, kind: search.kind, ref: search.ref })
-    .from(search)
-    .where(
-      and(
-        sql`search match ${first}`,
-        standing,
-        ...others.map(refsWith),
-        ...asked.unwanted.map((t) => sql`not ${refsWith(t)}`),
-        ...(asked.tag
-          ? [
-              sql`${search.ref} in (select id from jobs where substr(upper(tag), 1, ${asked.tag.length}) = ${asked.tag})`,
-            ]
-          : []),
-      ),
-    )
-    // The index gives its rows in this order by itself.
-    .orderBy(sql`rank`)
-    .limit(most * 20);
+  const together = asked.wanted.map((t) => `(${t})`).join(' AND ');
   // Several entries of one job are one thing that was found.
-  const seen = new Map<string, (typeof rows)[number]>();
-  for (const r of rows) if (!seen.has(r.ref)) seen.set(r.ref, r);
+  const seen = new Map<string, Row>();
+  for (const r of await entriesWith(db, together, asked, most)) if (!seen.has(r.ref)) seen.set(r.ref, r);
+  if (seen.size < most)
+    for (const r of await jobsWith(db, first, others, asked, most)) if (!seen.has(r.ref)) seen.set(r.ref, r);
   const best = [...seen.values()].slice(0, most);
-  // Words are cut out of the rows that are shown alone: it is what takes longest.
+  // Words are cut out of the rows that are shown alone.
   const cut = await db
     .select({ row: sql<number>`rowid`, where: sql<string>`snippet(search, 0, '‹', '›', '…', 12)` })
     .from(search)

@@ -1,4 +1,5 @@
 import { type Found, readQuery } from '../core/search';
+import { placeOf } from '../core/stock';
 import type { Handle } from '../data/database';
 import { summariesById, summariesByTag } from '../data/jobs';
 import { findHits, unitNames } from '../data/search';
@@ -20,7 +21,7 @@ async function partsWith(db: Handle, text: string): Promise<Found[]> {
             kind: 'part',
             id: item.id,
             title: item.what,
-            about: `${item.place.kind} ${item.place.label}`.trim(),
+            about: placeOf(item),
             where: '',
           },
         ]

@@ -43,7 +43,7 @@ const PERSONAL: Partial<Record<JobEvent['type'], Personal>> = {
     blank: ['to'],
     drop: ['settings', 'note', 'followUp', 'disposal', 'owed', 'decidedBy'],
   },
-  'receipt.signed': { blank: ['name'] },
+  'receipt.signed': { blank: ['name'], empty: ['lines'] },
 };
 
 /**
@@ -60,7 +60,5 @@ export function forgotten(event: JobEvent): JobEvent {
   for (const key of drop) delete next[key];
   for (const key of empty) if (key in next) next[key] = [];
   for (const key of blank) if (key in next || key === 'owner') next[key] = REMOVED;
-  // A signature is drawn by a hand: a dot stays of it.
-  if (event.type === 'receipt.signed') next.lines = [[0, 0]];
   return next as unknown as JobEvent;
 }

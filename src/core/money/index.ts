@@ -17,13 +17,28 @@ const known = (currency: string): void =>
  * @example formatMoney(123450, 'EUR') // '1,234.50 EUR'
  */
 export function formatMoney(minor: number, currency: string): string {
+  const [whole = '', rest] = plainMoney(minor, currency).split('.');
+  const parted = whole.replace('-', '−').replace(/\B(?=(\d{3})+$)/g, ',');
+  return `${parted}${rest ? `.${rest}` : ''}\u00a0${currency}`;
+}
+
+/**
+ * An amount of money as bare digits: for a table, or a field in which it is typed.
+ *
+ * @param minor in minor units, a whole number
+ * @param currency three letters
+ * @returns with its decimals after a point, thousands not parted
+ * @throws Refusal when it is no whole number, or no currency
+ * @example plainMoney(123450, 'EUR') // '1234.50'
+ */
+export function plainMoney(minor: number, currency: string): string {
   known(currency);
   demand(Number.isSafeInteger(minor), 'an amount is a whole number of minor units', '/minor');
   const decimals = decimalsOf(currency);
   const digits = String(Math.abs(minor)).padStart(decimals + 1, '0');
-  const whole = digits.slice(0, digits.length - decimals).replace(/\B(?=(\d{3})+$)/g, ',');
+  const whole = digits.slice(0, digits.length - decimals);
   const rest = decimals ? `.${digits.slice(-decimals)}` : '';
-  return `${minor < 0 ? '−' : ''}${whole}${rest}\u00a0${currency}`;
+  return `${minor < 0 ? '-' : ''}${whole}${rest}`;
 }
 
 /**

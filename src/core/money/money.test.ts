@@ -1,10 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { formatMoney, parseMoney } from '.';
+import { formatMoney, parseMoney, plainMoney } from '.';
 
 describe('money', () => {
   it('is written with the decimals of its currency', () => {
     expect(formatMoney(123450, 'EUR')).toBe('1,234.50\u00a0EUR');
+    expect(formatMoney(-123456789, 'EUR')).toBe('−1,234,567.89\u00a0EUR');
+    expect(plainMoney(123456789, 'EUR')).toBe('1234567.89');
+    expect(plainMoney(-5, 'JPY')).toBe('-5');
     expect(formatMoney(5, 'EUR')).toBe('0.05\u00a0EUR');
     expect(formatMoney(-5, 'EUR')).toBe('−0.05\u00a0EUR');
     // Source: ISO 4217: JPY has none, KWD has three.

@@ -13,6 +13,9 @@ describe('what a code says', () => {
       kind: 'place',
       to: `/units/${ID}/plugs#J%204`,
     });
+    const thing = `/stores?item=${ID}`;
+    expect(scanned(`https://a.example${thing}`)).toEqual({ kind: 'place', to: thing });
+    expect(scanned('https://a.example/stores/x').kind).toBe('code');
   });
   it('anything else is something to be written down', () => {
     expect(scanned('  SN 0042-7\u001d93A  ')).toEqual({ kind: 'code', text: 'SN 0042-7 93A' });

@@ -1,4 +1,4 @@
 export { demandItem, stockFor, type Wanted } from './item';
 export { ENDS_SOON_DAYS, holdingOf, judgeMovement, type ToOrder, toOrder, usedByJob } from './ledger';
 export * from './types';
-export { amountOf } from './words';
+export { amountOf, placeOf } from './words';

@@ -92,16 +92,16 @@ export function judgeMovement(h: Holding, m: Movement): Holding {
 
 /**
  * What has to be written so that a job’s own use of a thing stands in the ledger, whatever the count said:
- * what nobody knew of was found, and that is said.
+ * what nobody knew of was found, and that is said. What it takes of another job’s is missing there.
  *
  * @param h what is held
  * @param use the movement of the job
+ * @param foundId id under which more is written as found
  * @returns movements in their order, the use last
  * @example usedByJob(holdingOf('i', []), use).map((m) => m.kind) // ['found', 'used']
  */
 export function usedByJob(h: Holding, use: Movement, foundId: string): Movement[] {
-  const own = h.reserved.find((r) => r.job === use.job?.id)?.count ?? 0;
-  const short = exact(use.count - Math.max(0, h.free + own));
+  const short = exact(use.count - h.onHand);
   if (short <= 0) return [use];
   const why = `used in ${use.job?.tag ?? 'a job'}, and not counted before`;
   return [{ ...use, id: foundId, kind: 'found', count: short, why }, use];

@@ -50,6 +50,8 @@ export interface Movement {
   count: number;
   /** the job it was for */
   job?: { id: string; tag: string };
+  /** the entry of that job which it follows */
+  entry?: string;
   why?: string;
 }
 

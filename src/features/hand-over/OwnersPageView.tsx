@@ -2,6 +2,7 @@ import type { Photo } from '../../core/job';
 import { type OwnersPage, ownersPage } from '../../core/report';
 import { Clock } from '../../ui/Clock';
 import { useJob } from '../job/use-job';
+import { SmallPicture } from '../photos/SmallPicture';
 import { Thumbs } from '../photos/Thumbs';
 import { SignatureDrawing } from './SignatureDrawing';
 import { TwiceStrip } from './TwiceStrip';
@@ -100,12 +101,12 @@ function Chosen({ all, chosen }: { all: Photo[]; chosen: string[] }) {
   return (
     <section aria-label="Pictures">
       <h3 className={`sec pb-1 ${on.length ? '' : 'no-print'}`}>Pictures</h3>
-      <div className="only-print">
+      <div className="hidden print:block">
         <Thumbs photos={on} label="Pictures on the page" />
       </div>
       <p className="note no-print pb-1">
         {on.length
-          ? `${on.length} of ${all.length} stand on the page.`
+          ? `${on.length} of ${all.length} ${on.length === 1 ? 'stands' : 'stand'} on the page.`
           : 'Tap those that the owner should see.'}
       </p>
       <ul className="flex flex-wrap gap-3 no-print">
@@ -117,14 +118,7 @@ function Chosen({ all, chosen }: { all: Photo[]; chosen: string[] }) {
               onClick={() => toggle(p.id)}
               className={`block w-full border-2 p-0 ${chosen.includes(p.id) ? 'border-slate-fill' : 'border-rule'}`}
             >
-              <img
-                src={`/api/photos/${p.file}?size=small`}
-                alt={p.caption || `Picture taken in ${p.stop}`}
-                loading="lazy"
-                width={p.width}
-                height={p.height}
-                className="w-full h-[92px] object-cover"
-              />
+              <SmallPicture photo={p} />
             </button>
             <span className="note block leading-[1.2]">
               {chosen.includes(p.id) && <b>on the page </b>}

@@ -27,24 +27,28 @@ export default function SignDialog({ name: first, onClose }: { name: string; onC
     pad.current = new SignaturePad(field, { penColor: getComputedStyle(field).color });
     return () => pad.current?.off();
   }, [field]);
+  const keep = (lines: number[][]) => {
+    if (!field) return;
+    const refused = record('receipt.signed', { name, wide: field.offsetWidth / field.offsetHeight, lines });
+    setWrong(refused);
+    if (!refused) onClose();
+  };
   const sign = (e: React.FormEvent) => {
     e.preventDefault();
     if (!pad.current || !field) return;
     if (pad.current.isEmpty())
-      return setWrong({ path: '/lines', reason: 'sign in the field first, with a finger or the mouse' });
-    const lines = pad.current.toData().map(({ points }) => {
-      const every = Math.ceil(points.length / MOST_POINTS);
-      return points
-        .filter((_, i) => i % every === 0 || i === points.length - 1)
-        .flatMap((p) => [digits(p.x / field.offsetWidth), digits(p.y / field.offsetHeight)]);
-    });
-    const refused = record('receipt.signed', {
-      name,
-      wide: field.offsetWidth / field.offsetHeight,
-      lines,
-    });
-    setWrong(refused);
-    if (!refused) onClose();
+      return setWrong({
+        path: '/lines',
+        reason: 'sign in the field first, with a finger or the mouse; or sign by name alone',
+      });
+    keep(
+      pad.current.toData().map(({ points }) => {
+        const every = Math.ceil(points.length / MOST_POINTS);
+        return points
+          .filter((_, i) => i % every === 0 || i === points.length - 1)
+          .flatMap((p) => [digits(p.x / field.offsetWidth), digits(p.y / field.offsetHeight)]);
+      }),
+    );
   };
   return (
     <Dialog open onClose={onClose} title="Signed for">
@@ -63,8 +67,9 @@ export default function SignDialog({ name: first, onClose }: { name: string; onC
         />
         <p className="note">With a finger, a pen or the mouse. What is signed is what was handed over.</p>
         {wrong && wrong.path !== '/name' && <Wrong>{wrong.reason}</Wrong>}
-        <div className="flex gap-3">
+        <div className="flex flex-wrap gap-3">
           <Action type="submit">Keep it</Action>
+          <Second onClick={() => keep([])}>By name alone</Second>
           <Second onClick={() => pad.current?.clear()}>Wipe it</Second>
         </div>
       </form>

@@ -4,6 +4,8 @@ const HEIGHT = 90;
 
 /** A signature as it was drawn. */
 export function SignatureDrawing({ receipt }: { receipt: Receipt }) {
+  // Signed by name alone.
+  if (receipt.lines.length === 0) return null;
   const width = HEIGHT * receipt.wide;
   const path = receipt.lines.map((l) => {
     const points: string[] = [];

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { amountOf } from '../../core/stock';
+import { amountOf, placeOf } from '../../core/stock';
 import { Action, Second } from '../../ui/Action';
 import { Dialog } from '../../ui/Dialog';
 import { SelectField, TextField } from '../../ui/Field';
@@ -118,8 +118,8 @@ function FromStock({ what, value, onStock }: { what: string; value: string; onSt
       <option value="">not from the store</option>
       {like.map(({ item, holding }) => (
         <option key={item.id} value={item.id}>
-          {`${item.what}, ${item.place.kind} ${item.place.label}`.trim()} (
-          {amountOf(holding.onHand, item.unit)}){item.useBy ? `, use by ${item.useBy}` : ''}
+          {item.what}, {placeOf(item)} ({amountOf(holding.onHand, item.unit)})
+          {item.useBy ? `, use by ${item.useBy}` : ''}
         </option>
       ))}
     </SelectField>

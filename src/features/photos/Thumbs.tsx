@@ -3,6 +3,7 @@ import type { Photo } from '../../core/job';
 import { Clock } from '../../ui/Clock';
 import { Dialog } from '../../ui/Dialog';
 import { PhotoView } from './PhotoView';
+import { SmallPicture } from './SmallPicture';
 
 /** Pictures in small, each enlarged with one tap. */
 export function Thumbs({
@@ -28,14 +29,7 @@ export function Thumbs({
               className="block w-full border border-rule-strong bg-inset"
               onClick={() => setShown(p.id)}
             >
-              <img
-                src={`/api/photos/${p.file}?size=small`}
-                alt={p.caption || `Picture taken in ${p.stop}`}
-                loading="lazy"
-                width={p.width}
-                height={p.height}
-                className="w-full h-[104px] object-cover"
-              />
+              <SmallPicture photo={p} />
             </button>
             <span className="note block leading-[1.2]">
               {p.caption || p.stop}

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { modelOf, plansOf } from '../../core/job';
-import { amountOf, stockFor } from '../../core/stock';
+import { amountOf, placeOf, stockFor } from '../../core/stock';
 import { Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
 import { author } from '../job/author';
@@ -65,7 +65,7 @@ export function InTheStore({ looked }: { looked: { element: string; parts: strin
               return (
                 <p key={item.id} className="flex flex-wrap gap-2 items-center justify-between">
                   <span className="leading-[1.25]">
-                    {amountOf(h.onHand, item.unit)} on hand, {`${item.place.kind} ${item.place.label}`.trim()}
+                    {amountOf(h.onHand, item.unit)} on hand, {placeOf(item)}
                     <span className="note block">
                       {own > 0
                         ? `${own} set aside for this job`

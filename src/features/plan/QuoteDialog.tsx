@@ -1,12 +1,14 @@
 import { addDays, format } from 'date-fns';
 import { useState } from 'react';
+import { ulid } from 'ulid';
 import { ALTERNATIVES, type Alternative, priceOf, type QuoteLine } from '../../core/cost';
-import { formatMoney, parseMoney } from '../../core/money';
+import { formatMoney, parseMoney, plainMoney } from '../../core/money';
 import { Refusal } from '../../core/refusal';
 import { NEW_WORKSHOP } from '../../core/workshop';
 import { Action, Second } from '../../ui/Action';
 import { Dialog } from '../../ui/Dialog';
 import { AreaField, SelectField, TextField, Wrong } from '../../ui/Field';
+import { useTyped } from '../../ui/use-kept';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 import { useWorkshop } from '../workshop/use-workshop';
@@ -15,6 +17,8 @@ import { useWorkshop } from '../workshop/use-workshop';
 const HOLDS_DAYS = 30;
 
 interface Typed {
+  /** tells one way from another while they are typed */
+  id: string;
   way: Alternative;
   what: string;
   minutes: string;
@@ -23,15 +27,12 @@ interface Typed {
   chance: string;
   leaves: string;
 }
-const bare = (minor: number, currency: string): string =>
-  formatMoney(minor, currency)
-    .replace(/\u00a0.*$/, '')
-    .replaceAll(',', '');
 const typedOf = (l: QuoteLine | null, currency: string): Typed => ({
+  id: ulid(),
   way: l?.way ?? 'like for like',
   what: l?.what ?? '',
   minutes: l ? String(Math.round(l.minutes)) : '',
-  parts: l && l.parts > 0 ? bare(l.parts, currency) : '',
+  parts: l && l.parts > 0 ? plainMoney(l.parts, currency) : '',
   days: l?.days === undefined ? '' : String(l.days),
   chance: l?.chance === undefined ? '' : String(Math.round(l.chance * 100)),
   leaves: l?.leaves ?? '',
@@ -74,20 +75,20 @@ function lineOf(t: Typed, i: number, currency: string): QuoteLine {
 export function QuoteDialog({ first, onClose }: { first: QuoteLine | null; onClose(): void }) {
   const { job, record } = useJob();
   const { currency, ratePerHour } = useWorkshop() ?? NEW_WORKSHOP;
-  const [lines, setLines] = useState<Typed[]>(
-    job.quote
+  // Half typed, it is still here when the sheet is opened again, and after a reload.
+  const [typed, keep, drop] = useTyped(`quote-${job.id}-${job.quote?.id ?? first?.what ?? ''}`, {
+    lines: job.quote
       ? job.quote.lines.map((l) => typedOf(l, job.quote?.currency ?? currency))
       : [typedOf(first, currency)],
-  );
-  const [until, setUntil] = useState(format(addDays(new Date(), HOLDS_DAYS), 'yyyy-MM-dd'));
-  const [notCovered, setNotCovered] = useState(
-    job.quote?.notCovered ?? 'What is found once it is open, and was not to be seen before.',
-  );
-  const [needed, setNeeded] = useState(job.quote?.needed ?? true);
+    until: format(addDays(new Date(), HOLDS_DAYS), 'yyyy-MM-dd'),
+    notCovered: job.quote?.notCovered ?? 'What is found once it is open, and was not to be seen before.',
+    needed: job.quote?.needed ?? true,
+  });
+  const { lines, until, notCovered, needed } = typed;
   const [wrong, setWrong] = useState<Refused | null>(null);
   const at = (path: string) => (wrong?.path === path ? wrong.reason : undefined);
   const put = (i: number, more: Partial<Typed>) => {
-    setLines(lines.map((l, k) => (k === i ? { ...l, ...more } : l)));
+    keep({ lines: lines.map((l, k) => (k === i ? { ...l, ...more } : l)) });
     setWrong(null);
   };
   const price = (t: Typed, i: number): string => {
@@ -111,7 +112,9 @@ export function QuoteDialog({ first, onClose }: { first: QuoteLine | null; onClo
         needed,
       });
       setWrong(refused);
-      if (!refused) onClose();
+      if (refused) return;
+      drop();
+      onClose();
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
       setWrong({ reason: error.message, path: error.path });
@@ -130,12 +133,7 @@ export function QuoteDialog({ first, onClose }: { first: QuoteLine | null; onClo
           </a>
         </p>
         {lines.map((l, i) => (
-          <fieldset
-            // Ways stand in their order; they have no other name.
-            // biome-ignore lint/suspicious/noArrayIndexKey: as said
-            key={i}
-            className="border border-rule-strong p-3 grid gap-3"
-          >
+          <fieldset key={l.id} className="border border-rule-strong p-3 grid gap-3">
             <legend className="px-1 font-[600]">
               Way {i + 1}: {price(l, i)}
             </legend>
@@ -203,7 +201,7 @@ export function QuoteDialog({ first, onClose }: { first: QuoteLine | null; onClo
               <Second
                 small
                 className="justify-self-start"
-                onClick={() => setLines(lines.filter((_, k) => k !== i))}
+                onClick={() => keep({ lines: lines.filter((_, k) => k !== i) })}
               >
                 Without way {i + 1}
               </Second>
@@ -213,7 +211,7 @@ export function QuoteDialog({ first, onClose }: { first: QuoteLine | null; onClo
         <Second
           small
           className="justify-self-start"
-          onClick={() => setLines([...lines, { ...typedOf(null, currency), way: 'better one' }])}
+          onClick={() => keep({ lines: [...lines, { ...typedOf(null, currency), way: 'better one' }] })}
         >
           Another way
         </Second>
@@ -222,14 +220,14 @@ export function QuoteDialog({ first, onClose }: { first: QuoteLine | null; onClo
             label="Holds until"
             type="date"
             value={until}
-            onChange={(e) => setUntil(e.target.value)}
+            onChange={(e) => keep({ until: e.target.value })}
             wrong={at('/validUntil')}
           />
           <AreaField
             label="Not covered"
             rows={2}
             value={notCovered}
-            onChange={(e) => setNotCovered(e.target.value)}
+            onChange={(e) => keep({ notCovered: e.target.value })}
           />
         </div>
         <label className="flex gap-3 items-center min-h-11">
@@ -237,7 +235,7 @@ export function QuoteDialog({ first, onClose }: { first: QuoteLine | null; onClo
             type="checkbox"
             className="size-6 accent-bark"
             checked={needed}
-            onChange={(e) => setNeeded(e.target.checked)}
+            onChange={(e) => keep({ needed: e.target.checked })}
           />
           Nothing is mended before it is accepted
         </label>

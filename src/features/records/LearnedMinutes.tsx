@@ -1,7 +1,8 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { MinutesLearned } from '../../core/record';
 import { Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
+import { useFetched } from '../sheet/use-fetched';
 import { send } from '../units/send';
 import { minutes, Table } from './Figures';
 
@@ -13,20 +14,12 @@ interface Learned {
 /** Minutes the record has for a model, beside those on its map; they stand on the map where somebody says so. */
 export function LearnedMinutes({ units }: { units: { id: string; name: string }[] }) {
   const [unit] = units;
-  const [learned, setLearned] = useState<Learned | null>(null);
   const [chosen, setChosen] = useState<string[]>([]);
   const [before, setBefore] = useState<MinutesLearned[] | null>(null);
   const [wrong, setWrong] = useState('');
   const [busy, setBusy] = useState(false);
   const id = unit?.id ?? '';
-  const get = async () => {
-    if (!id) return;
-    const res = await fetch(`/api/units/${id}/minutes`).catch(() => null);
-    if (!res?.ok) return setWrong('They did not come: the server does not answer. Show this again later.');
-    setLearned((await res.json()) as Learned);
-  };
-  // biome-ignore lint/correctness/useExhaustiveDependencies: asked once for each unit
-  useEffect(() => void get(), [id]);
+  const { data: learned, away, again } = useFetched<Learned>(id ? `/api/units/${id}/minutes` : null);
   if (!unit)
     return (
       <section aria-label="Minutes of the map">
@@ -47,7 +40,7 @@ export function LearnedMinutes({ units }: { units: { id: string; name: string }[
     if (!sent.ok) return;
     setBefore(undo);
     setChosen([]);
-    await get();
+    await again();
   };
   const list = learned?.minutes ?? [];
   const picked = list.filter((m) => chosen.includes(key(m)));
@@ -97,6 +90,7 @@ export function LearnedMinutes({ units }: { units: { id: string; name: string }[
           </tbody>
         </Table>
       )}
+      {away && <Wrong>They did not come: the server does not answer. Show this again later.</Wrong>}
       {wrong && <Wrong>{wrong}</Wrong>}
       <p className="flex flex-wrap gap-3 pt-2">
         {picked.length > 0 && (

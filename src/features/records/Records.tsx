@@ -1,16 +1,17 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { RecordAsked, RecordRow, Taught } from '../../core/record';
+import type { RecordAsked, RecordChoices, RecordRow, Taught } from '../../core/record';
 import { Second } from '../../ui/Action';
 import { Choices, Wrong } from '../../ui/Field';
 import { Foot } from '../../ui/Foot';
 import { SheetFrame } from '../sheet/SheetFrame';
+import { useFetched } from '../sheet/use-fetched';
 import { SumHost } from '../sums/SumHost';
 import { Filters } from './Filters';
 import { OwnersData } from './OwnersData';
 import { filtersSet, queryOf } from './query';
 import { RecordList } from './RecordList';
 import { Teaches } from './Teaches';
-import { useChoices, useRecord } from './use-record';
+import { useRecord } from './use-record';
 
 export type Shows = 'jobs' | 'figures';
 
@@ -47,7 +48,7 @@ export function Records({
   const [asked, setAsked] = useState(first);
   const [shows, setShows] = useState(firstShows);
   const record = useRecord(asked, shows, { asked: first, jobs, figures });
-  const choices = useChoices();
+  const choices = useFetched<RecordChoices>('/api/records/choices').data;
   useEffect(() => {
     // What is shown is the address: a reload, a bookmark and the way back find it again.
     window.history.replaceState(null, '', `/records${queryOf(asked, shows === 'figures' ? { shows } : {})}`);

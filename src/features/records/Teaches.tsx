@@ -173,15 +173,22 @@ export function Teaches({
       {t.money.length > 0 && <Money money={t.money} />}
       {model && <LearnedMinutes key={model} units={units.filter((u) => u.model === model)} />}
       <div className="grid grid-cols-3 max-[760px]:grid-cols-1 gap-4">
-        <Counts title="Found by" rows={t.foundBy.map((f) => [f.words, f.count])} none="No check told it." />
+        <Counts
+          title="Found by"
+          unit="jobs"
+          rows={t.foundBy.map((f) => [f.words, f.count])}
+          none="No check told it."
+        />
         <Counts
           title="Parts fitted"
+          unit="pieces"
           note={t.partsPerRepair === null ? '' : `${t.partsPerRepair.toFixed(2)} a repair`}
           rows={t.parts.map((p) => [p.name, p.count])}
           none="No part was fitted."
         />
         <Counts
           title="Referred to"
+          unit="jobs"
           rows={t.referred.map((r) => [r.to, r.count])}
           none="Nothing was referred."
         />
@@ -235,11 +242,14 @@ const MOST = 8;
 
 function Counts({
   title,
+  unit,
   note,
   rows,
   none,
 }: {
   title: string;
+  /** what is counted */
+  unit: 'jobs' | 'pieces';
   note?: string;
   rows: [string, number][];
   none: string;
@@ -247,7 +257,7 @@ function Counts({
   return (
     <section aria-label={title}>
       <h2 className="sec pb-1">{title}</h2>
-      {note && <p className="note">{note}</p>}
+      <p className="note">{[unit, note].filter(Boolean).join(', ')}</p>
       {rows.length === 0 && <p className="note">{none}</p>}
       <ul>
         {rows.slice(0, MOST).map(([words, n]) => (

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState } from 'react';
-import type { RecordAsked, RecordChoices, RecordRow, Taught } from '../../core/record';
+import type { RecordAsked, RecordRow, Taught } from '../../core/record';
 import { queryOf } from './query';
 
 /** Typing goes on for so long before anything is asked, in milliseconds. */
@@ -72,17 +72,4 @@ export function useRecord(
   /** Asks for the figures again. */
   const again = useCallback(() => setFiguresFor(null), []);
   return { jobs, figures, busy, wrong, again };
-}
-
-/** What the filters may be set to: null until it came, and without the server. */
-export function useChoices(): RecordChoices | null {
-  const [choices, setChoices] = useState<RecordChoices | null>(null);
-  useEffect(() => {
-    const stop = new AbortController();
-    void ask<RecordChoices>('/api/records/choices', stop.signal).then(
-      (c) => typeof c !== 'string' && setChoices(c),
-    );
-    return () => stop.abort();
-  }, []);
-  return choices;
 }

@@ -1,10 +1,11 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
-import { formatMoney, parseMoney } from '../../core/money';
+import { parseMoney, plainMoney } from '../../core/money';
 import { Refusal } from '../../core/refusal';
 import { STOCK_PLACES, type StockItem, type StockPlace } from '../../core/stock';
 import { Action } from '../../ui/Action';
 import { SelectField, TextField, Wrong } from '../../ui/Field';
+import { useTyped } from '../../ui/use-kept';
 import type { Failure } from '../units/send';
 import type { Stocked, StoreLink } from './use-store';
 
@@ -28,7 +29,8 @@ export function ItemForm({
   onDone(id: string): void;
 }) {
   const i = old?.item;
-  const [f, setF] = useState({
+  // Half typed, it is still here after a reload.
+  const [f, put, drop] = useTyped(old ? `stock-${old.item.id}-${old.version}` : 'stock', {
     what: i?.what ?? '',
     unit: i?.unit ?? 'pieces',
     kind: (i?.place.kind ?? 'shelf') as StockPlace,
@@ -36,7 +38,7 @@ export function ItemForm({
     models: i?.models.join(', ') ?? '',
     elements: i?.elements.join(', ') ?? '',
     minimum: i ? String(i.minimum) : '',
-    price: i?.price === undefined ? '' : formatMoney(i.price, currency).replace(/\u00a0.*$/, ''),
+    price: i?.price === undefined ? '' : plainMoney(i.price, currency),
     supplier: i?.supplier ?? '',
     reference: i?.reference ?? '',
     useBy: i?.useBy ?? '',
@@ -46,7 +48,7 @@ export function ItemForm({
   const text = (key: keyof typeof f) => ({
     value: f[key],
     onChange: (e: { target: { value: string } }) => {
-      setF({ ...f, [key]: e.target.value });
+      put({ [key]: e.target.value });
       setWrong(null);
     },
     autoComplete: 'off',
@@ -84,6 +86,7 @@ export function ItemForm({
     if (failed) return setWrong(failed);
     const moved = count > 0 ? await store.move({ item: item.id, kind: 'received', count }) : null;
     if (moved) return setWrong(moved);
+    drop();
     onDone(item.id);
   };
   const known = ['/what', '/unit', '/minimum', '/price', '/useBy', '/count'];

@@ -1,9 +1,10 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { formatMoney } from '../../core/money';
-import { amountOf, type Movement } from '../../core/stock';
+import { amountOf, type Movement, placeOf } from '../../core/stock';
 import { Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
 import { TextField, Wrong } from '../../ui/Field';
+import { useFetched } from '../sheet/use-fetched';
 import type { Failure } from '../units/send';
 import { ItemForm } from './ItemForm';
 import type { Stocked, StoreLink } from './use-store';
@@ -32,7 +33,6 @@ export function StockPanel({
   const [counted, setCounted] = useState('');
   const [wrong, setWrong] = useState<(Failure & { where: 'move' | 'count' }) | null>(null);
   const [changing, setChanging] = useState(false);
-  const lines = useLines(item.id, h);
   if (changing)
     return <ItemForm store={store} currency={currency} old={stocked} onDone={() => setChanging(false)} />;
   const move = async (m: Pick<Movement, 'kind' | 'count'> & Partial<Movement>, where: 'move' | 'count') => {
@@ -65,7 +65,7 @@ export function StockPanel({
         <h2 className="headline text-[24px]!">{item.what}</h2>
         <p className="note">
           {[
-            `${item.place.kind} ${item.place.label}`.trim(),
+            placeOf(item),
             item.models.length ? `fits ${item.models.join(', ')}` : '',
             item.elements.length ? `for ${item.elements.join(', ')}` : '',
             item.price === undefined ? '' : formatMoney(item.price, currency),
@@ -154,21 +154,7 @@ export function StockPanel({
       </form>
       <section aria-label="Ledger" className="border-t border-rule pt-3">
         <h3 className="sec pb-1">Ledger</h3>
-        {lines.length === 0 && <p className="note">Nothing moved yet.</p>}
-        <ul>
-          {[...lines].reverse().map((m) => (
-            <li key={m.id} className="py-1 border-b border-rule leading-[1.25]">
-              <b>
-                {m.kind} {m.count}
-              </b>{' '}
-              <span className="note">
-                <Clock at={m.at} day />, {m.by}
-                {m.job && `, ${m.job.tag}`}
-                {m.why && !m.why.startsWith('entry ') && `: ${m.why}`}
-              </span>
-            </li>
-          ))}
-        </ul>
+        <Ledger key={JSON.stringify(h)} item={item.id} />
       </section>
       <span className="flex flex-wrap gap-3">
         <Second small onClick={() => setChanging(true)}>
@@ -187,20 +173,27 @@ export function StockPanel({
   );
 }
 
-/** The ledger of a thing, asked anew when what is held changes. */
-function useLines(item: string, holding: object): Movement[] {
-  const [lines, setLines] = useState<Movement[]>([]);
-  const held = JSON.stringify(holding);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: what is held says that the ledger went on
-  useEffect(() => {
-    let gone = false;
-    fetch(`/api/stock/${item}/movements`)
-      .then(async (res) => res.ok && !gone && setLines((await res.json()) as Movement[]))
-      // Without the server the lines that stand here stay.
-      .catch(() => {});
-    return () => {
-      gone = true;
-    };
-  }, [item, held]);
-  return lines;
+/** The ledger of a thing, the newest line first; keyed by what is held, it is asked anew when it goes on. */
+function Ledger({ item }: { item: string }) {
+  const { data: lines, away } = useFetched<Movement[]>(`/api/stock/${item}/movements`);
+  return (
+    <>
+      {away && <Wrong>It did not come: the server does not answer.</Wrong>}
+      {lines?.length === 0 && <p className="note">Nothing moved yet.</p>}
+      <ul>
+        {[...(lines ?? [])].reverse().map((m) => (
+          <li key={m.id} className="py-1 border-b border-rule leading-[1.25]">
+            <b>
+              {m.kind} {m.count}
+            </b>{' '}
+            <span className="note">
+              <Clock at={m.at} day />, {m.by}
+              {m.job && `, ${m.job.tag}`}
+              {m.why && `: ${m.why}`}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
 }

@@ -1,5 +1,5 @@
 import { useMemo, useRef, useState } from 'react';
-import type { ToOrder } from '../../core/stock';
+import { placeOf, type ToOrder } from '../../core/stock';
 import { Second } from '../../ui/Action';
 import { Choices, TextField, Wrong } from '../../ui/Field';
 import { Foot } from '../../ui/Foot';
@@ -55,7 +55,7 @@ export function Stores({
   const asked = words.toLowerCase().split(/\s+/).filter(Boolean);
   const shown = store.items.filter(({ item }) => {
     const text =
-      `${item.what} ${item.reference ?? ''} ${item.supplier ?? ''} ${item.place.kind} ${item.place.label} ${item.models.join(' ')} ${item.elements.join(' ')}`.toLowerCase();
+      `${item.what} ${item.reference ?? ''} ${item.supplier ?? ''} ${placeOf(item)} ${item.models.join(' ')} ${item.elements.join(' ')}`.toLowerCase();
     return asked.every((w) => text.includes(w)) && (shows === 'all' || why.has(item.id));
   });
   const here = store.items.find((i) => i.item.id === chosen);
@@ -182,7 +182,7 @@ function Row({
         <span className="note">{[item.reference, item.supplier].filter(Boolean).join(', ')}</span>
       </span>
       <span className="leading-[1.25] max-[700px]:row-start-2">
-        {`${item.place.kind} ${item.place.label}`.trim()}
+        {placeOf(item)}
         {order && <b className="block text-ochre text-[14px]">{order.why.join('; ')}</b>}
         {h.reserved.map((r) => (
           <span className="note block" key={r.job}>

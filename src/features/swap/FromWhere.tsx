@@ -1,9 +1,10 @@
 import { useEffect, useState } from 'react';
 import { modelOf } from '../../core/job';
 import type { Donor } from '../../core/record';
-import { amountOf, stockFor } from '../../core/stock';
+import { amountOf, placeOf, stockFor } from '../../core/stock';
 import { SelectField } from '../../ui/Field';
 import { useJob } from '../job/use-job';
+import { useFetched } from '../sheet/use-fetched';
 import { useStock } from '../stores/use-stock';
 
 /** Where a part was taken from, as it is recorded with it. */
@@ -11,6 +12,8 @@ export interface From {
   stock?: string;
   donor?: { job: string; tag: string };
 }
+
+const NO_DONORS: Donor[] = [];
 
 /** Where the new part comes from: bought for this job, from the store, from a unit kept for its parts. */
 export function FromWhere({
@@ -25,7 +28,8 @@ export function FromWhere({
 }) {
   const { job } = useJob();
   const { stock } = useStock();
-  const donors = useDonors(job.id);
+  // Without the server no donor is known here; the part can be recorded all the same.
+  const donors = useFetched<Donor[]>(`/api/jobs/${job.id}/donors`).data ?? NO_DONORS;
   const [chosen, setChosen] = useState<string | null>(null);
   const element = job.plan?.element ?? '';
   const wanted = { model: modelOf(job.map), element, part };
@@ -60,16 +64,17 @@ export function FromWhere({
           ? `${element} was at fault in ${donor.tag}: do not take it from there`
           : donor?.given.length
             ? `${donor.tag} gave already: ${donor.given.map((g) => `${g.name} to ${g.tag}`).join(', ')}`
-            : held && held.free + own < 1
-              ? 'The ledger has none free: it will be noted as found, and used'
-              : undefined
+            : held && held.onHand < 1
+              ? 'The ledger has none: it will be noted as found, and used'
+              : held && held.free + own < 1
+                ? `Set aside for ${held.reserved.map((r) => r.tag).join(', ')}: it will be missing there`
+                : undefined
       }
     >
       <option value="">bought for this job</option>
       {offered.map(({ item, holding }) => (
         <option key={item.id} value={`stock ${item.id}`}>
-          {`${item.what}, ${item.place.kind} ${item.place.label}`.trim()} (
-          {amountOf(holding.onHand, item.unit)}
+          {item.what}, {placeOf(item)} ({amountOf(holding.onHand, item.unit)}
           {holding.reserved.some((r) => r.job === job.id) ? ', set aside for this job' : ''})
         </option>
       ))}
@@ -80,15 +85,4 @@ export function FromWhere({
       ))}
     </SelectField>
   );
-}
-
-function useDonors(job: string): Donor[] {
-  const [donors, setDonors] = useState<Donor[]>([]);
-  useEffect(() => {
-    fetch(`/api/jobs/${job}/donors`)
-      .then(async (res) => res.ok && setDonors((await res.json()) as Donor[]))
-      // Without the server no donor is known here; the part can be recorded all the same.
-      .catch(() => {});
-  }, [job]);
-  return donors;
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { formatMoney, parseMoney } from '../../core/money';
+import { parseMoney, plainMoney } from '../../core/money';
 import { Refusal } from '../../core/refusal';
 import type { Workshop } from '../../core/workshop';
 import { Action, Second } from '../../ui/Action';
@@ -12,15 +12,11 @@ import { type Failure, send } from '../units/send';
 import { sendBytes } from '../units/send-bytes';
 
 const NO_KEYS = {};
-const amount = (minor: number, currency: string): string =>
-  formatMoney(minor, currency)
-    .replace(/\u00a0.*$/, '')
-    .replaceAll(',', '');
 
 /** What the workshop says of itself on its papers, and what it reckons with. */
 export function WorkshopSheet({ workshop }: { workshop: Workshop }) {
   const [w, setW] = useState(workshop);
-  const [rate, setRate] = useState(amount(workshop.ratePerHour, workshop.currency));
+  const [rate, setRate] = useState(plainMoney(workshop.ratePerHour, workshop.currency));
   const [months, setMonths] = useState(String(workshop.warrantyMonths));
   const [wrong, setWrong] = useState<Failure | null>(null);
   const [said, setSaid] = useState('');

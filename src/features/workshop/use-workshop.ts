@@ -1,14 +1,5 @@
-import { useEffect, useState } from 'react';
 import type { Workshop } from '../../core/workshop';
+import { useFetched } from '../sheet/use-fetched';
 
-/** What the workshop reckons with; null until it came, and without the server. */
-export function useWorkshop(): Workshop | null {
-  const [workshop, setWorkshop] = useState<Workshop | null>(null);
-  useEffect(() => {
-    fetch('/api/workshop')
-      .then(async (res) => res.ok && setWorkshop((await res.json()) as Workshop))
-      // Without the server no money is reckoned.
-      .catch(() => {});
-  }, []);
-  return workshop;
-}
+/** What the workshop reckons with; null until it came, and without the server: no money is reckoned then. */
+export const useWorkshop = (): Workshop | null => useFetched<Workshop>('/api/workshop').data;

@@ -76,7 +76,7 @@ function strip(flow: Flow, r: ReadingTwice): void {
 
 function signed(flow: Flow, receipt: Receipt): void {
   const width = 60 * MM;
-  const height = Math.min(30 * MM, width / receipt.wide);
+  const height = receipt.lines.length ? Math.min(30 * MM, width / receipt.wide) : 0;
   flow.room(height + 26);
   const top = flow.y + 4;
   for (const l of receipt.lines) {

@@ -1,4 +1,4 @@
-import { formatMoney } from '../../core/money';
+import { plainMoney } from '../../core/money';
 import type { JobFacts, Share, Spread, Taught } from '../../core/record';
 import { csvOf } from '../csv';
 
@@ -114,9 +114,7 @@ export const taughtCsv = (t: Taught): string =>
         {
           figure: 'accepted in all',
           what: m.currency,
-          value: formatMoney(m.sum, m.currency)
-            .replace(/\u00a0.*$/, '')
-            .replaceAll(',', ''),
+          value: plainMoney(m.sum, m.currency),
           unit: m.currency,
           count: m.accepted?.count ?? 0,
         },

@@ -2,7 +2,7 @@ import { ulid } from 'ulid';
 import type { JobEvent, JobState } from '../../core/job';
 import { holdingOf, type Movement, usedByJob } from '../../core/stock';
 import type { Handle } from '../../data/database';
-import { addMovement, movementById, movementsForJob, movementsOf, stockById } from '../../data/stock';
+import { addMovement, movementsForJob, movementsOf, stockById } from '../../data/stock';
 import { Problem } from '../problem';
 
 /** What an entry took out of the store; null where it took nothing. */
@@ -39,15 +39,12 @@ export async function followJobInStore(
       throw new Problem(422, 'Refused', 'that thing is not in the store', '/stock', e.id);
     const all = await movementsOf(db, use.stock);
     const net = all
-      .filter((m) => m.id === e.id || m.why === returnOf(e.id))
+      .filter((m) => m.entry === e.id)
       .reduce((sum, m) => sum + (m.kind === 'used' ? m.count : m.kind === 'returned' ? -m.count : 0), 0);
     const wanted = stands(e.id, events) ? use.count : 0;
-    const line = { item: use.stock, at: e.at, by: e.by, job };
+    const line = { item: use.stock, at: e.at, by: e.by, job, entry: e.id };
     if (net < wanted) {
-      // The first use stands under the entry’s own id; one that was taken back and done again under a new one.
-      const id = (await movementById(db, e.id)) ? ulid() : e.id;
-      const again = id === e.id ? {} : { why: returnOf(e.id) };
-      const used: Movement = { ...line, ...again, id, kind: 'used', count: wanted - net };
+      const used: Movement = { ...line, id: ulid(), kind: 'used', count: wanted - net };
       for (const m of usedByJob(holdingOf(use.stock, all), used, ulid())) await addMovement(db, m);
     } else if (net > wanted) {
       await addMovement(db, {
@@ -55,15 +52,13 @@ export async function followJobInStore(
         id: ulid(),
         kind: 'returned',
         count: net - wanted,
-        why: returnOf(e.id),
+        why: 'its entry was taken back',
       });
     }
   }
   if (fresh.some((e) => e.type === 'job.handed-over') && state.handedOver)
     await release(db, job, state.handedOver);
 }
-
-const returnOf = (entry: string): string => `entry ${entry} was taken back`;
 
 /** What an undo, or an undo of an undo, is about in the end. */
 function targetOf(id: string, events: JobEvent[]): string {

@@ -1,4 +1,5 @@
-import { formatMoney } from '../../core/money';
+import { plainMoney } from '../../core/money';
+import { placeOf } from '../../core/stock';
 import { csvOf } from '../csv';
 import type { Store } from './store';
 
@@ -18,15 +19,10 @@ export function orderCsv({ items, order }: Store, currency: string): string {
               supplier: item.supplier ?? '',
               count: o.count,
               unit: item.unit,
-              price:
-                item.price === undefined
-                  ? ''
-                  : formatMoney(item.price, currency)
-                      .replace(/\u00a0.*$/, '')
-                      .replaceAll(',', ''),
+              price: item.price === undefined ? '' : plainMoney(item.price, currency),
               currency: item.price === undefined ? '' : currency,
               why: o.why.join('; '),
-              place: `${item.place.kind} ${item.place.label}`.trim(),
+              place: placeOf(item),
             },
           ]
         : [];

@@ -45,7 +45,7 @@ export interface Receipt {
   name: string;
   /** width of the field over its height */
   wide: number;
-  /** each line as x, y, x, y … */
+  /** each line as x, y, x, y …; none where it is signed by name alone */
   lines: number[][];
   at: string;
   by: string;

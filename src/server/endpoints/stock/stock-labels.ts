@@ -1,3 +1,4 @@
+import { placeOf } from '../../../core/stock';
 import { file, PDF } from '../../answer';
 import { database } from '../../context';
 import { endpoint } from '../../endpoint';
@@ -20,7 +21,7 @@ export const stockLabels = endpoint({
     const labels = items
       .filter((i) => !only || i.item.id === only)
       .map(({ item }) => ({
-        head: `${item.place.kind} ${item.place.label}`.trim(),
+        head: placeOf(item),
         lines: [
           item.what,
           [item.reference, item.supplier].filter(Boolean).join(', '),

@@ -4,14 +4,14 @@ import { kind } from '../kind';
 
 const Place = Type.Number({ minimum: 0, maximum: 1 });
 
-/** Whoever takes the unit back signs for it. */
+/** Whoever takes the unit back signs for it, by hand or by name alone. */
 export const receiptSigned = kind({
   type: 'receipt.signed',
   payload: {
     name: Line,
     /** width of the field over its height */
     wide: Type.Number({ minimum: 0.2, maximum: 10 }),
-    lines: Type.Array(Type.Array(Place, { minItems: 2, maxItems: 1000 }), { minItems: 1, maxItems: 100 }),
+    lines: Type.Array(Type.Array(Place, { minItems: 2, maxItems: 1000 }), { maxItems: 100 }),
   },
   admit: 'always',
   apply(state, { name, wide, lines }, { at, by }) {
