@@ -1,6 +1,6 @@
 import { ulid } from 'ulid';
 import { drawing } from '../core/practice';
-import type { Movement, StockItem } from '../core/stock';
+import type { Movement, StockCell, StockItem } from '../core/stock';
 import { DEMO_UNITS, TECHNICIAN } from './jobs';
 
 const DAY = 86_400_000;
@@ -21,6 +21,11 @@ const USED_UP: [what: string, unit: string, minimum: number, price: number, keep
   ['heat-shrink sleeve 6 mm', 'm', 2, 90],
   ['contact cleaner', 'ml', 100, 4, 900],
 ];
+/** Packs of the store, as they were looked at last. */
+const CELLS: Record<string, StockCell> = {
+  'pack 7.2 V 2-way plug': { chemistry: 'NiMH cell', series: 6, dateCode: '2608', restVolts: 7.86 },
+};
+const dayOf = (now: Date, days: number) => new Date(now.getTime() + days * DAY).toISOString().slice(0, 10);
 const SCREWS = [
   'M2×4',
   'M2.5×6',
@@ -85,6 +90,8 @@ export function demoStore(now: Date): { item: StockItem; movements: Movement[] }
         price: 400 + 50 * draw.below(120),
         supplier: draw.pick(SUPPLIERS),
         reference: `${draw.pick(['TE', 'HC', 'GC'])}-${1000 + draw.below(9000)}`,
+        litres: (1 + draw.below(12)) / 4,
+        ...(CELLS[what] ? { cell: { ...CELLS[what], lookedAt: dayOf(now, -50) } } : {}),
       },
       { received, used: draw.below(received + 1) },
     );
@@ -105,7 +112,7 @@ export function demoStore(now: Date): { item: StockItem; movements: Movement[] }
         minimum,
         price,
         supplier: draw.pick(SUPPLIERS),
-        ...(keeps ? { useBy: new Date(now.getTime() + keeps * DAY).toISOString().slice(0, 10) } : {}),
+        ...(keeps ? { useBy: dayOf(now, keeps) } : {}),
       },
       { received: minimum * 3, used: draw.below(minimum * 2 + 1) },
     ),

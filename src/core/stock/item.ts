@@ -1,5 +1,7 @@
+import type { ChemistryRow } from '../chemistry';
 import { folded } from '../hazard';
 import { demand } from '../refusal';
+import { cellSaid } from './cell';
 import type { StockItem } from './types';
 
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
@@ -8,10 +10,12 @@ const DAY = /^\d{4}-\d{2}-\d{2}$/;
  * Makes sure that a thing can be kept in a store.
  *
  * @param i as it was typed
+ * @param rows chemistry in force
+ * @param today as 2026-11-27
  * @throws Refusal naming the field
- * @example demandItem({ ...glue, minimum: -1 }) // throws: a minimum is 0 or more
+ * @example demandItem({ ...glue, minimum: -1 }, CHEMISTRY_ROWS, '2026-11-27') // throws: a minimum is 0 or more
  */
-export function demandItem(i: StockItem): void {
+export function demandItem(i: StockItem, rows: ChemistryRow[], today: string): void {
   demand(i.what.trim() !== '', 'say what it is', '/what');
   demand(i.unit.trim() !== '', 'say what it is counted in: pieces, m, ml', '/unit');
   demand(Number.isFinite(i.minimum) && i.minimum >= 0, 'a minimum is 0 or more', '/minimum');
@@ -25,6 +29,29 @@ export function demandItem(i: StockItem): void {
     'write the last day as 2026-11-27',
     '/useBy',
   );
+  demand(
+    i.litres === undefined || (Number.isFinite(i.litres) && i.litres >= 0),
+    'room in the van is 0 litres or more',
+    '/litres',
+  );
+  if (!i.cell) return;
+  const { series, restVolts, lookedAt } = i.cell;
+  demand(
+    Number.isInteger(series) && series >= 1 && series <= 400,
+    'in series: a whole number, 1 to 400',
+    '/cell/series',
+  );
+  demand(
+    restVolts === undefined || (Number.isFinite(restVolts) && restVolts > 0),
+    'a rest voltage is over 0 V',
+    '/cell/restVolts',
+  );
+  demand(
+    lookedAt === undefined || (DAY.test(lookedAt) && Number.isFinite(Date.parse(lookedAt))),
+    'write the day of the look as 2026-11-27',
+    '/cell/lookedAt',
+  );
+  cellSaid(i.cell, rows, today);
 }
 
 /** What a job wants of the store. */

@@ -1,4 +1,6 @@
+import type { ChemistryRow } from '../chemistry';
 import { demand } from '../refusal';
+import { isSpent } from './cell';
 import type { Holding, Movement, StockItem } from './types';
 
 /** Counts are kept to thousandths, so that parts of a metre add up. */
@@ -119,21 +121,29 @@ export interface ToOrder {
 export const ENDS_SOON_DAYS = 45;
 
 /**
- * What to order: below the minimum, set aside and not here, its last day near.
+ * What to order: below the minimum, set aside and not here, its last day near, a cell that is spent.
  *
  * @param items of the store
  * @param holdings of each
  * @param today as 2026-11-27
+ * @param rows chemistry in force
  * @returns one for each thing, with the reasons
- * @example toOrder([glue], [holding], '2026-11-27')[0]?.why // ['1 free, 2 wanted']
+ * @example toOrder([glue], holdings, '2026-11-27', CHEMISTRY_ROWS)[0]?.why // ['1 free, 2 wanted']
  */
-export function toOrder(items: StockItem[], holdings: Map<string, Holding>, today: string): ToOrder[] {
+export function toOrder(
+  items: StockItem[],
+  holdings: Map<string, Holding>,
+  today: string,
+  rows: ChemistryRow[],
+): ToOrder[] {
   const soon = new Date(Date.parse(today) + ENDS_SOON_DAYS * 86_400_000).toISOString().slice(0, 10);
   return items.flatMap((i) => {
     const h = holdings.get(i.id) ?? nothing(i.id);
     const ends = i.useBy !== undefined && i.useBy <= soon && h.onHand > 0;
     // What may not be used any more is not there.
-    const usable = ends ? 0 : h.free;
+    const row = rows.find((r) => r.chemistry === i.cell?.chemistry);
+    const spent = h.onHand > 0 && i.cell !== undefined && isSpent(i.cell, row);
+    const usable = ends || spent ? 0 : h.free;
     const count = exact(Math.max(0, i.minimum - usable));
     const why = [
       ...(h.free < i.minimum ? [`${Math.max(0, h.free)} free, ${i.minimum} wanted`] : []),
@@ -141,9 +151,10 @@ export function toOrder(items: StockItem[], holdings: Map<string, Holding>, toda
       ...(ends
         ? [i.useBy && i.useBy < today ? `past its last day, ${i.useBy}` : `its last day is ${i.useBy}`]
         : []),
+      ...(spent ? ['spent at its last look'] : []),
     ];
     return why.length
-      ? [{ item: i.id, count: Math.max(count, ends ? Math.max(1, i.minimum) : 0, 0), why }]
+      ? [{ item: i.id, count: Math.max(count, ends || spent ? Math.max(1, i.minimum) : 0, 0), why }]
       : [];
   });
 }

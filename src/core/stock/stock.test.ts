@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { CHEMISTRY_ROWS } from '../chemistry';
 import { Refusal } from '../refusal';
 import {
+  cellSaid,
   demandItem,
   ENDS_SOON_DAYS,
   type Holding,
@@ -131,7 +133,7 @@ describe('the ledger of a store', () => {
 describe('what to order', () => {
   const held = (more: Partial<Holding>) => new Map([['i', { ...holdingOf('i', []), ...more }]]);
   const why = (item: Partial<StockItem>, h: Partial<Holding>) =>
-    toOrder([{ ...glue, ...item }], held(h), '2026-11-27')[0];
+    toOrder([{ ...glue, ...item }], held(h), '2026-11-27', CHEMISTRY_ROWS)[0];
   it('below the minimum, from both sides', () => {
     expect(why({}, { onHand: 2, free: 2 })).toBeUndefined();
     expect(why({}, { onHand: 1.999, free: 1.999 })).toMatchObject({
@@ -155,6 +157,17 @@ describe('what to order', () => {
     expect(why({ useBy: in_(-1) }, full)?.why).toEqual(['past its last day, 2026-11-26']);
     expect(why({ useBy: in_(-1), minimum: 0 }, { onHand: 0, free: 0 })).toBeUndefined();
   });
+  it('a cell that was spent at its last look counts as none', () => {
+    const cell = { chemistry: 'AGM 12 V', series: 2 };
+    const full = { onHand: 5, free: 5 };
+    expect(why({ cell: { ...cell, restVolts: 21 } }, full)).toBeUndefined();
+    expect(why({ cell: { ...cell, restVolts: 20.99 } }, full)).toMatchObject({
+      count: 2,
+      why: ['spent at its last look'],
+    });
+    expect(why({ cell }, full)).toBeUndefined();
+    expect(why({ cell: { ...cell, chemistry: 'taken away', restVolts: 1 } }, full)).toBeUndefined();
+  });
 });
 
 describe('things of the store', () => {
@@ -176,8 +189,41 @@ describe('things of the store', () => {
     [{ price: 1.5 }, 'amount of money'],
     [{ useBy: '2026-13-01' }, 'last day'],
     [{ useBy: 'soon' }, 'last day'],
+    [{ litres: -1 }, '0 litres'],
+    [{ cell: { chemistry: 'moonstone', series: 1 } }, 'moonstone is none of'],
+    [{ cell: { chemistry: 'li-ion cell', series: 0 } }, 'whole number'],
+    [{ cell: { chemistry: 'li-ion cell', series: 1, restVolts: 0 } }, 'over 0 V'],
+    [{ cell: { chemistry: 'li-ion cell', series: 1, restVolts: 37 } }, 'is the number in series right'],
+    [{ cell: { chemistry: 'li-ion cell', series: 1, dateCode: 'soon' } }, 'soon'],
+    [{ cell: { chemistry: 'li-ion cell', series: 1, lookedAt: 'today' } }, '2026-11-27'],
   ])('%j is refused', (more, reason) => {
-    expect(() => demandItem({ ...glue, ...more })).toThrow(reason);
-    expect(() => demandItem({ ...glue, price: 0, useBy: '2026-12-01' })).not.toThrow();
+    expect(() => demandItem({ ...glue, ...more }, CHEMISTRY_ROWS, '2026-11-27')).toThrow(reason);
+    expect(() => demandItem({ ...glue, price: 0, useBy: '2026-12-01' }, CHEMISTRY_ROWS, '2026-11-27')).not.toThrow();
+  });
+});
+
+describe('a cell on the shelf', () => {
+  const said = (more: Partial<Parameters<typeof cellSaid>[0]>) =>
+    cellSaid({ chemistry: 'AGM 12 V', series: 1, ...more }, CHEMISTRY_ROWS, '2026-11-27');
+  it('says its age by the week printed on it (ISO 8601) and its charge by the table of its chemistry', () => {
+    // ISO 8601: week 35 of 2025 runs from Monday 25 to Sunday 31 August.
+    const a = said({ dateCode: '2535', restVolts: 12.5, lookedAt: '2026-11-20' });
+    expect(a.percent).toBeCloseTo(70, 6);
+    expect(a.words[0]).toMatch(/^week 35 of 2025, 1[45] months old$/);
+    expect(a.words[1]).toBe('12.5\u00a0V at rest on 2026-11-20, 70\u00a0%');
+    expect(a).toMatchObject({ spent: false, look: false });
+  });
+  it('is to be looked at once it lay as long as its chemistry does by itself: six months, AGM', () => {
+    expect(said({ restVolts: 12.8, lookedAt: '2026-05-29' }).look).toBe(false);
+    expect(said({ restVolts: 12.8, lookedAt: '2026-05-27' }).look).toBe(true);
+    // Never looked at: from the day it was made.
+    expect(said({ dateCode: '2026-W40' }).look).toBe(false);
+    expect(said({ dateCode: '2026-W10' }).look).toBe(true);
+    expect(said({}).look).toBe(false);
+    expect(said({}).words).toEqual(['rest voltage not looked at']);
+  });
+  it('is spent under the end of its table, each of the row counted', () => {
+    expect(said({ series: 2, restVolts: 21 }).spent).toBe(false);
+    expect(said({ series: 2, restVolts: 20.9 })).toMatchObject({ spent: true, look: true });
   });
 });

@@ -2,6 +2,20 @@
 export const STOCK_PLACES = ['shelf', 'van', 'donor'] as const;
 export type StockPlace = (typeof STOCK_PLACES)[number];
 
+/** What is known of a cell or a pack on the shelf. */
+export interface StockCell {
+  /** row of the chemistry in force */
+  chemistry: string;
+  /** cells, or blocks of its row, one behind the other */
+  series: number;
+  /** as printed on it */
+  dateCode?: string;
+  /** of the whole pack, after its rest, V */
+  restVolts?: number;
+  /** the day that was read */
+  lookedAt?: string;
+}
+
 /** One thing the store keeps. */
 export interface StockItem {
   id: string;
@@ -25,6 +39,10 @@ export interface StockItem {
   useBy?: string;
   /** goes in once and never again */
   oneTime?: boolean;
+  /** room one takes in the van, litres */
+  litres?: number;
+  /** it is a cell, or a pack of them */
+  cell?: StockCell;
 }
 
 /** What moves a store. */

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
+import type { ChemistryRow } from '../../core/chemistry';
 import { parseMoney, plainMoney } from '../../core/money';
 import { Refusal } from '../../core/refusal';
 import { STOCK_PLACES, type StockItem, type StockPlace } from '../../core/stock';
@@ -20,11 +21,13 @@ const number = (text: string): number => Number(text.trim().replace(',', '.') ||
 export function ItemForm({
   store,
   currency,
+  chemistry,
   old,
   onDone,
 }: {
   store: StoreLink;
   currency: string;
+  chemistry: ChemistryRow[];
   old?: Stocked;
   onDone(id: string): void;
 }) {
@@ -42,6 +45,10 @@ export function ItemForm({
     supplier: i?.supplier ?? '',
     reference: i?.reference ?? '',
     useBy: i?.useBy ?? '',
+    litres: i?.litres === undefined ? '' : String(i.litres),
+    cells: i?.cell?.chemistry ?? '',
+    series: i?.cell ? String(i.cell.series) : '1',
+    dateCode: i?.cell?.dateCode ?? '',
     count: '',
   });
   const [wrong, setWrong] = useState<Failure | null>(null);
@@ -68,6 +75,10 @@ export function ItemForm({
     const minimum = number(f.minimum);
     if (Number.isNaN(minimum))
       return setWrong({ reason: 'a minimum is a number, 0 or more', path: '/minimum' });
+    if (Number.isNaN(number(f.litres)))
+      return setWrong({ reason: 'room in the van is a number of litres', path: '/litres' });
+    if (f.cells && Number.isNaN(number(f.series)))
+      return setWrong({ reason: 'in series: a whole number, 1 to 400', path: '/cell/series' });
     const item: StockItem = {
       id: i?.id ?? ulid(),
       what: f.what.trim(),
@@ -80,7 +91,19 @@ export function ItemForm({
       ...(f.supplier.trim() ? { supplier: f.supplier.trim() } : {}),
       ...(f.reference.trim() ? { reference: f.reference.trim() } : {}),
       ...(f.useBy ? { useBy: f.useBy } : {}),
+      ...(f.litres.trim() ? { litres: number(f.litres) } : {}),
       ...(i?.oneTime ? { oneTime: true } : {}),
+      ...(f.cells
+        ? {
+            cell: {
+              ...(i?.cell?.restVolts === undefined ? {} : { restVolts: i.cell.restVolts }),
+              ...(i?.cell?.lookedAt ? { lookedAt: i.cell.lookedAt } : {}),
+              chemistry: f.cells,
+              series: number(f.series),
+              ...(f.dateCode.trim() ? { dateCode: f.dateCode.trim() } : {}),
+            },
+          }
+        : {}),
     };
     const failed = await store.save(item, old?.version ?? 0);
     if (failed) return setWrong(failed);
@@ -89,7 +112,7 @@ export function ItemForm({
     drop();
     onDone(item.id);
   };
-  const known = ['/what', '/unit', '/minimum', '/price', '/useBy', '/count'];
+  const known = ['/what', '/unit', '/minimum', '/price', '/useBy', '/count', '/litres', '/cell/series', '/cell/dateCode'];
   return (
     <section className="pad" aria-label={old ? `Change ${old.item.what}` : 'A thing for the store'}>
       <h2 className="headline text-[24px]! pb-2">{old ? 'What it is' : 'A thing for the store'}</h2>
@@ -142,6 +165,37 @@ export function ItemForm({
             wrong={at('/price')}
           />
           <TextField label="Use by" type="date" {...text('useBy')} wrong={at('/useBy')} />
+          <SelectField label="Cell or pack" {...text('cells')}>
+            <option value="">no cell</option>
+            {chemistry.map((c) => (
+              <option key={c.chemistry} value={c.chemistry}>
+                {c.chemistry}
+              </option>
+            ))}
+          </SelectField>
+          <TextField
+            label="Room in the van"
+            hint="litres for one"
+            inputMode="decimal"
+            {...text('litres')}
+            wrong={at('/litres')}
+          />
+          {f.cells && (
+            <>
+              <TextField
+                label="Such cells in series"
+                inputMode="numeric"
+                {...text('series')}
+                wrong={at('/cell/series')}
+              />
+              <TextField
+                label="Date code"
+                hint="as printed: 2535, 05/23"
+                {...text('dateCode')}
+                wrong={at('/cell/dateCode')}
+              />
+            </>
+          )}
           <TextField label="Supplier" {...text('supplier')} />
           <TextField label="Its number there" {...text('reference')} />
         </div>

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import type { ChemistryRow } from '../../core/chemistry';
 import { formatMoney } from '../../core/money';
 import { amountOf, type Movement, placeOf } from '../../core/stock';
 import { Second } from '../../ui/Action';
@@ -6,6 +7,7 @@ import { Clock } from '../../ui/Clock';
 import { TextField, Wrong } from '../../ui/Field';
 import { useFetched } from '../sheet/use-fetched';
 import type { Failure } from '../units/send';
+import { CellLook } from './CellLook';
 import { ItemForm } from './ItemForm';
 import type { Stocked, StoreLink } from './use-store';
 
@@ -22,10 +24,12 @@ export function StockPanel({
   stocked,
   store,
   currency,
+  chemistry,
 }: {
   stocked: Stocked;
   store: StoreLink;
   currency: string;
+  chemistry: ChemistryRow[];
 }) {
   const { item, holding: h } = stocked;
   const [count, setCount] = useState('1');
@@ -34,7 +38,15 @@ export function StockPanel({
   const [wrong, setWrong] = useState<(Failure & { where: 'move' | 'count' }) | null>(null);
   const [changing, setChanging] = useState(false);
   if (changing)
-    return <ItemForm store={store} currency={currency} old={stocked} onDone={() => setChanging(false)} />;
+    return (
+      <ItemForm
+        store={store}
+        currency={currency}
+        chemistry={chemistry}
+        old={stocked}
+        onDone={() => setChanging(false)}
+      />
+    );
   const move = async (m: Pick<Movement, 'kind' | 'count'> & Partial<Movement>, where: 'move' | 'count') => {
     const failed = await store.move({
       ...m,
@@ -93,6 +105,7 @@ export function StockPanel({
           </div>
         ))}
       </dl>
+      {item.cell && <CellLook stocked={stocked} cell={item.cell} store={store} chemistry={chemistry} />}
       {h.reserved.map((r) => (
         <p key={r.job} className="flex gap-2 items-center justify-between">
           <span>

@@ -1,4 +1,5 @@
 import { useMemo, useRef, useState } from 'react';
+import type { ChemistryRow } from '../../core/chemistry';
 import { placeOf, type ToOrder } from '../../core/stock';
 import { Second } from '../../ui/Action';
 import { Choices, TextField, Wrong } from '../../ui/Field';
@@ -28,11 +29,13 @@ export function Stores({
   items: first,
   order: firstOrder,
   currency,
+  chemistry,
   chosen: firstChosen,
 }: {
   items: Stocked[];
   order: ToOrder[];
   currency: string;
+  chemistry: ChemistryRow[];
   chosen: string;
 }) {
   const store = useStore({ items: first, order: firstOrder });
@@ -132,13 +135,20 @@ export function Stores({
               key="new"
               store={store}
               currency={currency}
+              chemistry={chemistry}
               onDone={(id) => {
                 setAdding(false);
                 setChosen(id);
               }}
             />
           ) : (
-            <StockPanel key={here.item.id} stocked={here} store={store} currency={currency} />
+            <StockPanel
+              key={here.item.id}
+              stocked={here}
+              store={store}
+              currency={currency}
+              chemistry={chemistry}
+            />
           )}
         </div>
       </div>

@@ -19,6 +19,7 @@ import {
   putStock,
   stockById,
 } from '../../data/stock';
+import { chemistryOf } from '../chemistry';
 import { Problem, refused } from '../problem';
 
 /** A thing of the store with what is held of it. */
@@ -40,6 +41,7 @@ const noItem = (id: string) =>
 /** Everything the store keeps, by name, and what to order. */
 export async function readStore(db: Handle, today: string): Promise<Store> {
   const kept = await allStock(db);
+  const { rows } = await chemistryOf(db);
   const by = new Map<string, Movement[]>();
   for (const m of await allMovements(db)) {
     const there = by.get(m.item);
@@ -56,6 +58,7 @@ export async function readStore(db: Handle, today: string): Promise<Store> {
       items.map((i) => i.item),
       holdings,
       today,
+      rows,
     ),
   };
 }
@@ -67,8 +70,9 @@ export async function readStore(db: Handle, today: string): Promise<Store> {
  * @throws Problem 422 with the field, 409 when somebody saved it in between
  */
 export async function saveItem(db: Database, item: StockItem, version: number): Promise<{ version: number }> {
+  const { rows } = await chemistryOf(db.read);
   try {
-    demandItem(item);
+    demandItem(item, rows, new Date().toISOString().slice(0, 10));
   } catch (error) {
     if (error instanceof Refusal) throw refused(error);
     throw error;

@@ -19,6 +19,16 @@ export const SaveItemSchema = closed(
         reference: Type.Optional(Line),
         useBy: Type.Optional(Type.String({ maxLength: 10 })),
         oneTime: Type.Optional(Type.Boolean()),
+        litres: Type.Optional(Type.Number()),
+        cell: Type.Optional(
+          closed({
+            chemistry: Name,
+            series: Type.Number(),
+            dateCode: Type.Optional(Type.String({ maxLength: 20 })),
+            restVolts: Type.Optional(Type.Number()),
+            lookedAt: Type.Optional(Type.String({ maxLength: 10 })),
+          }),
+        ),
       }),
     ),
   },
