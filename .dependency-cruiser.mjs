@@ -7,6 +7,7 @@ const ROOMS = {
   'core/line': { rooms: ['core'], packages: ['moo', 'fastest-levenshtein'] },
   'core/simulate': { rooms: ['core'], packages: ['pure-rand'] },
   'core/identity': { rooms: ['core'], packages: ['fastest-levenshtein'] },
+  'core/day-plan': { rooms: ['core'], packages: ['@date-fns/tz'] },
   'core/practice': { rooms: ['core'], packages: ['ts-fsrs'] },
   core: { rooms: [], packages: [] },
   schemas: { rooms: ['core'], packages: ['ajv'] },
@@ -43,6 +44,9 @@ const ROOMS = {
       'cmdk',
       'signature_pad',
       '@xyflow/react',
+      '@dnd-kit/core',
+      '@dnd-kit/sortable',
+      '@dnd-kit/utilities',
     ],
   },
   server: {
@@ -56,6 +60,7 @@ const ROOMS = {
       'fontkit',
       'papaparse',
       'ical-generator',
+      'ical.js',
       'fflate',
       'ulid',
       'piscina',
@@ -84,6 +89,7 @@ const rule = ([room, { rooms, packages, node = [], files = [] }]) => ({
             '^src/core/line/',
             '^src/core/simulate/',
             '^src/core/practice/',
+            '^src/core/day-plan/',
             '^src/core/identity/',
           ]
         : []),

@@ -1,4 +1,5 @@
 import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import type { DayPlan } from '../core/day-plan';
 import type { JobEvent, JobSummary } from '../core/job';
 import type { Role } from '../core/people';
 import type { Exercise } from '../core/practice';
@@ -153,4 +154,18 @@ export const stockMovements = sqliteTable(
     body: text('body', { mode: 'json' }).$type<Movement>().notNull(),
   },
   (t) => [index('stock_movements_of_item').on(t.item), index('stock_movements_of_job').on(t.job)],
+);
+
+/** Days as they are planned, one for each technician. */
+export const dayPlans = sqliteTable(
+  'day_plans',
+  {
+    /** as 2026-11-27 */
+    day: text('day').notNull(),
+    person: text('person').notNull(),
+    /** raised by one with every save */
+    version: integer('version').notNull(),
+    body: text('body', { mode: 'json' }).$type<DayPlan>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.day, t.person] })],
 );

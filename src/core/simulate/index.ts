@@ -1,3 +1,3 @@
-export { stream } from './chance';
+export { normal, stream } from './chance';
 export { minutesNow, played, type Stood, simulate } from './simulate';
 export type * from './types';

@@ -198,7 +198,9 @@ describe('things of the store', () => {
     [{ cell: { chemistry: 'li-ion cell', series: 1, lookedAt: 'today' } }, '2026-11-27'],
   ])('%j is refused', (more, reason) => {
     expect(() => demandItem({ ...glue, ...more }, CHEMISTRY_ROWS, '2026-11-27')).toThrow(reason);
-    expect(() => demandItem({ ...glue, price: 0, useBy: '2026-12-01' }, CHEMISTRY_ROWS, '2026-11-27')).not.toThrow();
+    expect(() =>
+      demandItem({ ...glue, price: 0, useBy: '2026-12-01' }, CHEMISTRY_ROWS, '2026-11-27'),
+    ).not.toThrow();
   });
 });
 

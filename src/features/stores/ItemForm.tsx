@@ -112,7 +112,17 @@ export function ItemForm({
     drop();
     onDone(item.id);
   };
-  const known = ['/what', '/unit', '/minimum', '/price', '/useBy', '/count', '/litres', '/cell/series', '/cell/dateCode'];
+  const known = [
+    '/what',
+    '/unit',
+    '/minimum',
+    '/price',
+    '/useBy',
+    '/count',
+    '/litres',
+    '/cell/series',
+    '/cell/dateCode',
+  ];
   return (
     <section className="pad" aria-label={old ? `Change ${old.item.what}` : 'A thing for the store'}>
       <h2 className="headline text-[24px]! pb-2">{old ? 'What it is' : 'A thing for the store'}</h2>

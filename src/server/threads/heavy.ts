@@ -1,4 +1,6 @@
 import { makeBackup } from '../../backup';
+import { day } from '../../core/day';
+import { vanList } from '../../core/day-plan';
 import { mixups } from '../../core/mixups';
 import { order } from '../../core/order';
 import { handWays, regret } from '../../core/regret';
@@ -20,6 +22,8 @@ export const HEAVY = {
   handWays,
   simulate,
   van,
+  day,
+  vanList: (q: Parameters<typeof vanList>) => vanList(...q),
   readMap: ({ bytes, called }: { bytes: Uint8Array; called: string }) => readMapFile(bytes, called),
   readJobFile: ({ bytes }: { bytes: Uint8Array }) => checkJson(textOf(bytes), guardOf(JobFileSchema)),
   judgeStory,

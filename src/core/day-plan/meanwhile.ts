@@ -1,0 +1,47 @@
+import type { DayHouse, DayOffer } from './types';
+
+/** A job whose next task fits into a wait. */
+export interface Meanwhile {
+  job: string;
+  tag: string;
+  unit: string;
+  words: string;
+  /** with the way there and back */
+  minutes: number;
+}
+
+/**
+ * What fits into a wait: next tasks of other jobs that are here, with the way there and back where that is
+ * known, the longest first.
+ *
+ * @param wait minutes of it
+ * @param here the job that waits, and its place
+ * @param offers jobs that are here
+ * @param house how far it is between places
+ * @returns those that are over by then
+ * @example meanwhile(30, { job: 'a', place: 'kiosk' }, offers, house)[0]?.tag // 'SP-109'
+ */
+export function meanwhile(
+  wait: number,
+  here: { job: string; place: string },
+  offers: DayOffer[],
+  { travel }: DayHouse,
+): Meanwhile[] {
+  const way = (from: string, to: string) =>
+    from === to
+      ? 0
+      : (
+          travel.find((t) => t.from === from && t.to === to) ??
+          travel.find((t) => t.from === to && t.to === from)
+        )?.minutes;
+  return offers
+    .flatMap((o) => {
+      const [task] = o.tasks;
+      const [there, back] = [way(here.place, o.place), way(o.place, here.place)];
+      if (o.job === here.job || !task || o.parked || o.runs || there === undefined || back === undefined)
+        return [];
+      const minutes = there + task.handsOn + back;
+      return minutes <= wait ? [{ job: o.job, tag: o.tag, unit: o.unit, words: task.words, minutes }] : [];
+    })
+    .sort((a, b) => b.minutes - a.minutes || (a.tag < b.tag ? -1 : 1));
+}

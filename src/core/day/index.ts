@@ -1,0 +1,2 @@
+export { day } from './day';
+export type * from './types';
