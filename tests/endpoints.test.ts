@@ -179,6 +179,15 @@ describe('asked rightly', () => {
         },
         { costs: [{ id: 'reseat', expected: 5600, minutes: 6 }], cheapest: 'reseat', soonest: 'reseat' },
       ],
+      day: [
+        {
+          jobs: [{ id: 'a', place: 'kiosk', tasks: [{ id: 't', handsOn: 20, handsOff: 0 }] }],
+          travel: [{ from: 'shop', to: 'kiosk', minutes: 5 }],
+          start: { place: 'shop', at: 480 },
+          end: { at: 1020 },
+        },
+        { finish: 505, left: [], visits: [{ job: 'a', place: 'kiosk', arrive: 485, leave: 505 }] },
+      ],
       van: [
         { space: 1, items: [{ id: 'fuse', size: 1, gain: 9, pNeeded: 0.5 }] },
         { take: ['fuse'], gain: 9, chance: 1, optimal: true },

@@ -100,3 +100,10 @@ export const Pencil = ({ size = 18 }: Size) => (
     />
   </svg>
 );
+
+/** What can be dragged by it. */
+export const Grip = ({ size = 20 }: Size) => (
+  <svg width={size} height={size} viewBox="0 0 20 20" fill="currentColor" aria-hidden="true">
+    {[5, 10, 15].flatMap((y) => [7, 13].map((x) => <circle key={`${x} ${y}`} cx={x} cy={y} r="1.6" />))}
+  </svg>
+);

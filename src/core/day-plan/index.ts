@@ -6,3 +6,4 @@ export { type Meanwhile, meanwhile } from './meanwhile';
 export { clockIn, dayRequest, demandPlan, minutesIn, placesApart } from './request';
 export type * from './types';
 export { type PartNeed, partsNeeded, type VanLine, type VanList, vanList } from './van-list';
+export { type PlacedTask, type WorkedOut, workOut } from './work-out';

@@ -4,6 +4,8 @@ import { type DayRequest, day } from '../day';
 export interface Left {
   job: string;
   why: string;
+  /** nobody knows yet whether it fits */
+  unknown?: true;
 }
 
 /** Steps one job is tried with. */

@@ -92,7 +92,9 @@ export interface VanList {
   stays: VanLine[];
   /** parts that nothing in the store does for */
   missing: VanLine[];
-  /** chance that the day’s jobs can all be finished without another trip; null where parts are missing */
+  /** jobs of which nobody knows yet what they want: not taken in, nothing planned */
+  unknown: string[];
+  /** chance that the day’s jobs can all be finished without another trip; null where a planned part is missing, or nothing is known of a job */
   chance: number | null;
   /** litres that go, of those whose room is known */
   litres: number;
@@ -164,6 +166,7 @@ const lineOf = (n: PartNeed, s: Stocked | undefined): VanLine => ({
  */
 export function vanList(jobs: JobState[], stock: Stocked[], house: DayHouse, base: string): VanList {
   const needs = jobs.flatMap(partsNeeded);
+  const unknown = jobs.filter((j) => !j.handedOver && !j.intake && !j.plan).map((j) => j.tag);
   const trip = (place: string): number => {
     const way = (a: string, b: string) => house.travel.find((t) => t.from === a && t.to === b)?.minutes;
     const there = way(base, place) ?? way(place, base) ?? 0;
@@ -212,7 +215,11 @@ export function vanList(jobs: JobState[], stock: Stocked[], house: DayHouse, bas
     spares: going,
     stays: spares.filter((l) => !taken.has(l.key)).sort(byGain),
     missing: once(missing.sort((a, b) => b.chance - a.chance)),
-    chance: missing.some((m) => m.chance === 1) ? null : missing.reduce((c, m) => c * (1 - m.chance), chance),
+    unknown,
+    chance:
+      unknown.length > 0 || missing.some((m) => m.chance === 1)
+        ? null
+        : missing.reduce((c, m) => c * (1 - m.chance), chance),
     litres: Math.round(goes.reduce((sum, l) => sum + room(l), 0) * 100) / 100,
     roomUnknown: goes.filter((l) => l.litres === undefined).length,
   };

@@ -21,6 +21,7 @@ const HELP = [
   { keys: 'Enter', does: 'open the job' },
   { keys: '/', does: 'choose a unit for a new job' },
   { keys: 'C', does: 'scan a label' },
+  { keys: 'T', does: 'today: the day and the van' },
   { keys: 'D', does: 'records' },
   { keys: 'S', does: 'stores' },
   { keys: 'P', does: 'practice' },
@@ -109,6 +110,7 @@ export function Bench({
       n: () => void toggleTheme(),
       c: () => setScanning(true),
       p: () => window.location.assign('/practice'),
+      t: () => window.location.assign('/day'),
       d: () => window.location.assign('/records'),
       s: () => window.location.assign('/stores'),
       '/': () => document.querySelector<HTMLElement>('[data-key=find]')?.focus(),
@@ -145,6 +147,7 @@ export function Bench({
         about={`${jobs(count.here)} here, ${off} ${off === 1 ? 'piece' : 'pieces'} off`}
         onKeys={() => setKeys(true)}
       >
+        <a href="/day">Day</a>
         <a href="/sums">Sums</a>
         <a href="/cables">Cables</a>
         <a href="/batteries">Batteries</a>

@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { Action, Second } from '../../ui/Action';
 import { Dialog } from '../../ui/Dialog';
 import { TextField } from '../../ui/Field';
+import { Meanwhile } from '../day/Meanwhile';
 import type { Refused } from './store';
 import { useJob } from './use-job';
 
@@ -47,6 +48,9 @@ export function RunningTimers() {
               <b>{t.what}</b>{' '}
               {left === null ? '' : over ? `over since ${clock(-left)}` : `${clock(left)} left`}
               <span className="note"> of {t.minutes} min</span>
+              {left !== null && left > 0 && !job.practice && (
+                <Meanwhile minutes={Math.floor(left / 60)} job={job.id} place={job.place ?? ''} />
+              )}
             </span>
             <button type="button" onClick={() => record('timer.ended', { timer: t.id })}>
               {over ? 'Seen' : 'End it'}

@@ -25,6 +25,18 @@ function unfolded(text: string): Content[] {
   return out;
 }
 
+const TIMES = /^(?:DTSTART|DTEND|RECURRENCE-ID|EXDATE|RDATE)(?:;[^:]*)?:(.+)$/i;
+const TIME = /^(\d{4})(\d{2})(\d{2})(?:T(\d{2})(\d{2})(\d{2})Z?)?$/;
+
+/** Whether a time of a calendar is one: the parser takes the thirteenth month as the first of the next year. */
+function isTime(text: string): boolean {
+  const [, y, m, d, h = '0', min = '0', s = '0'] = TIME.exec(text.split('/')[0] ?? '') ?? [];
+  if (y === undefined) return false;
+  const at = new Date(Date.UTC(Number(y), Number(m) - 1, Number(d)));
+  const isDay = at.getUTCMonth() + 1 === Number(m) && at.getUTCDate() === Number(d);
+  return isDay && Number(h) < 24 && Number(min) < 60 && Number(s) <= 60;
+}
+
 /** Every line by itself, and what is begun is ended; answers the lines events begin at. */
 function checkedLines(lines: Content[]): number[] {
   const [first] = lines;
@@ -54,6 +66,9 @@ function checkedLines(lines: Content[]): number[] {
       } catch {
         throw wrong(number, `“${text.slice(0, 40)}” cannot be read`);
       }
+      const times = TIMES.exec(text)?.[1]?.split(',') ?? [];
+      const none = times.find((t) => !isTime(t.trim()));
+      if (none !== undefined) throw wrong(number, `“${none.slice(0, 40)}” cannot be read as a time`);
     }
   }
   const last = open.at(-1);

@@ -1,11 +1,4 @@
-import {
-  type DayHouse,
-  type DayOffer,
-  type DayPlan,
-  dayRequest,
-  demandPlan,
-  learnedTravel,
-} from '../../core/day-plan';
+import { type DayHouse, type DayOffer, type DayPlan, demandPlan, learnedTravel } from '../../core/day-plan';
 import { demandDay } from '../../core/job';
 import type { Database } from '../../data/database';
 import { dayBefore, dayOf, daysBeside, putDay } from '../../data/days';
@@ -105,6 +98,6 @@ export async function plannedDay(db: Database, day: string, person: string, now:
     now,
   );
   const { house } = await houseOf(db.read);
-  const answer = await beside('day')(dayRequest(plan, offers, house));
-  return { plan, offers, house, answer };
+  const { answer } = await beside('workOut')([plan, offers, house]);
+  return { plan, offers, answer };
 }

@@ -2,6 +2,7 @@ import { strToU8, type Zippable, zipSync } from 'fflate';
 import { fold, forgotten } from '../../core/job';
 import { type JobFacts, shownOf } from '../../core/record';
 import type { Database, Handle } from '../../data/database';
+import { daysWith, putDay } from '../../data/days';
 import { factsPage } from '../../data/facts';
 import { eventsOf, jobsNaming, rewriteEvents, saveShown } from '../../data/jobs';
 import { fileName } from '../answer';
@@ -72,6 +73,7 @@ export async function removeOwner(db: Database, store: PhotoStore, owner: string
       await saveShown(tx, shownOf(fold(events)));
     }
     const ids = all.map((f) => f.job);
+    await forgetPlaces(tx, ids);
     const alone: string[] = [];
     // A picture that another job shows as well stays.
     for (const p of pictures) if ((await jobsNaming(tx, p, ids)).length === 0) alone.push(p);
@@ -79,4 +81,17 @@ export async function removeOwner(db: Database, store: PhotoStore, owner: string
   });
   for (const f of files) await db.write((tx) => removePhoto(tx, store, f));
   return { jobs: jobs.map((f) => f.tag), pictures: files.length };
+}
+
+/** Where jobs were is taken out of the days they were in. */
+async function forgetPlaces(tx: Handle, ids: string[]): Promise<void> {
+  const theirs = new Set(ids);
+  for (const { plan, version } of await daysWith(tx, ids)) {
+    const jobs = plan.jobs.map((j) => {
+      if (!theirs.has(j.job)) return j;
+      const { place: _place, ...rest } = j;
+      return rest;
+    });
+    await putDay(tx, { ...plan, jobs }, version + 1);
+  }
 }

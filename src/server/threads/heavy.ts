@@ -1,6 +1,6 @@
 import { makeBackup } from '../../backup';
 import { day } from '../../core/day';
-import { vanList } from '../../core/day-plan';
+import { vanList, workOut } from '../../core/day-plan';
 import { mixups } from '../../core/mixups';
 import { order } from '../../core/order';
 import { handWays, regret } from '../../core/regret';
@@ -23,6 +23,7 @@ export const HEAVY = {
   simulate,
   van,
   day,
+  workOut: (q: Parameters<typeof workOut>) => workOut(...q),
   vanList: (q: Parameters<typeof vanList>) => vanList(...q),
   readMap: ({ bytes, called }: { bytes: Uint8Array; called: string }) => readMapFile(bytes, called),
   readJobFile: ({ bytes }: { bytes: Uint8Array }) => checkJson(textOf(bytes), guardOf(JobFileSchema)),

@@ -1,0 +1,207 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { DayHouse, DayOffer, DayPlan } from '../../core/day-plan';
+import { kept } from '../../ui/kept';
+import { type Failure, send } from '../units/send';
+
+/** A day as the server has it. */
+export interface DaySheet {
+  plan: DayPlan | null;
+  version: number;
+  before: DayPlan | null;
+  others: DayPlan[];
+  offers: DayOffer[];
+  house: DayHouse;
+  houseVersion: number;
+  learned: DayHouse['travel'];
+  people: string[];
+}
+
+/** Changes rest for so long before they are sent. */
+const REST_MS = 500;
+/** What could not be sent is tried again after so long. */
+const AGAIN_MS = 5000;
+/** Steps that can be taken back. */
+const MOST_UNDO = 50;
+
+const idsOf = (plan: DayPlan) => plan.jobs.map((j) => j.job).join(',');
+const keyOf = (day: string, person: string) => `mulch-day-${day}-${person}`;
+
+/** A new day begins like the last one that was planned. */
+const begun = (day: string, person: string, before: DayPlan | null): DayPlan => ({
+  day,
+  person,
+  zone: 'UTC',
+  start: before?.start ?? { place: '', at: '08:00' },
+  end: before?.end ?? { at: '17:00' },
+  jobs: [],
+  order: [],
+  busy: [],
+  van: { ticked: [], back: [] },
+});
+
+/** Fields of a plan that change. */
+export type Changes = { [K in keyof DayPlan]?: DayPlan[K] | undefined };
+
+export interface DayLink {
+  plan: DayPlan;
+  offers: DayOffer[];
+  house: DayHouse;
+  learned: DayHouse['travel'];
+  others: DayPlan[];
+  people: string[];
+  /** what could not be kept, and why */
+  failed: Failure | null;
+  /** somebody else changed it meanwhile */
+  clash: boolean;
+  saved: boolean;
+  /** how often it was sent and kept here */
+  version: number;
+  /** undefined takes a field away */
+  change(more: Changes): void;
+  undo(): void;
+  canUndo: boolean;
+  theirs(): Promise<void>;
+  mine(): void;
+  saveHouse(house: DayHouse): Promise<Failure | null>;
+}
+
+/** One technician’s day: changed at once, kept in this browser until the server has it. */
+export function useDay(first: DaySheet, day: string, person: string): DayLink {
+  const [sheet, setSheet] = useState(first);
+  const [plan, setPlan] = useState<DayPlan>(first.plan ?? begun(day, person, first.before));
+  const [past, setPast] = useState<DayPlan[]>([]);
+  const [failed, setFailed] = useState<Failure | null>(null);
+  const [clash, setClash] = useState(false);
+  const [dirty, setDirty] = useState(false);
+  const version = useRef(first.version);
+  const sending = useRef(false);
+  const key = keyOf(day, person);
+  useEffect(() => {
+    const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+    const had = kept.read<{ plan: DayPlan; version: number }>(key);
+    if (had) {
+      // Typed before a reload, and not sent by then.
+      version.current = had.version;
+      setPlan(had.plan);
+      setDirty(true);
+    } else if (!first.plan) setPlan((p) => ({ ...p, zone }));
+  }, [key, first.plan]);
+  const put = useCallback(
+    (next: DayPlan) => {
+      setPlan(next);
+      setDirty(true);
+      kept.write(key, { plan: next, version: version.current });
+    },
+    [key],
+  );
+  const again = useCallback(
+    async (ids: string) => {
+      const res = await fetch(
+        `/api/days/${day}?person=${encodeURIComponent(person)}&with=${encodeURIComponent(ids)}`,
+      ).catch(() => null);
+      if (!res?.ok) return null;
+      const next = (await res.json()) as DaySheet;
+      setSheet(next);
+      return next;
+    },
+    [day, person],
+  );
+  useEffect(() => {
+    if (!dirty || clash) return;
+    const timer = setTimeout(
+      async () => {
+        if (sending.current) return;
+        sending.current = true;
+        const sent = await send<{ version: number }>('/api/days', { version: version.current, plan }, 'PUT');
+        sending.current = false;
+        if (sent.ok) {
+          version.current = sent.data.version;
+          setFailed(null);
+          setDirty(false);
+          // Typed on while it was sent: what is kept here is newer, and goes with the next one.
+          setPlan((now) => {
+            if (now === plan) kept.drop(key);
+            else {
+              kept.write(key, { plan: now, version: version.current });
+              setDirty(true);
+            }
+            return now;
+          });
+          await again(idsOf(plan));
+        } else {
+          setClash(sent.failure.path === '/version');
+          setFailed(sent.failure);
+        }
+      },
+      failed && failed.path === '' ? AGAIN_MS : REST_MS,
+    );
+    return () => clearTimeout(timer);
+  }, [dirty, clash, plan, key, failed, again]);
+  // A job that was just taken in came without its minutes.
+  const light = plan.jobs
+    .map((j) => j.job)
+    .filter((id) => {
+      const o = sheet.offers.find((x) => x.job === id);
+      return !o || (o.tasks.length === 0 && !o.over);
+    })
+    .join(',');
+  useEffect(() => {
+    if (light) void again(light);
+  }, [light, again]);
+  return {
+    plan,
+    offers: sheet.offers,
+    house: sheet.house,
+    learned: sheet.learned,
+    others: sheet.others,
+    people: sheet.people,
+    failed: clash ? null : failed,
+    clash,
+    saved: !dirty,
+    version: version.current,
+    change(more) {
+      setPast((all) => [...all.slice(-MOST_UNDO), plan]);
+      const next = Object.entries({ ...plan, ...more }).filter(([, v]) => v !== undefined);
+      put(Object.fromEntries(next) as unknown as DayPlan);
+    },
+    undo() {
+      const last = past.at(-1);
+      if (!last) return;
+      setPast((all) => all.slice(0, -1));
+      put(last);
+    },
+    canUndo: past.length > 0,
+    async theirs() {
+      const next = await again(idsOf(plan));
+      if (!next?.plan) return;
+      version.current = next.version;
+      setPlan(next.plan);
+      setDirty(false);
+      setClash(false);
+      setFailed(null);
+      kept.drop(key);
+    },
+    mine() {
+      void again(idsOf(plan)).then((next) => {
+        if (!next) return;
+        version.current = next.version;
+        setClash(false);
+        setFailed(null);
+        put(plan);
+      });
+    },
+    async saveHouse(house) {
+      const sent = await send<{ house: DayHouse; version: number }>(
+        '/api/days/ways',
+        { version: sheet.houseVersion, house },
+        'PUT',
+      );
+      if (!sent.ok) {
+        if (sent.failure.path === '/version') await again(idsOf(plan));
+        return sent.failure;
+      }
+      setSheet((s) => ({ ...s, house: sent.data.house, houseVersion: sent.data.version }));
+      return null;
+    },
+  };
+}
