@@ -33,8 +33,12 @@ try {
   await open('/practice');
   await page.getByRole('img', { name: /^Score of/ }).waitFor();
   await shoot('practice');
-  await open('/units');
-  await shoot('units');
+  await open('/day?person=Ines%20Marlow');
+  await page
+    .getByText(/of 100/)
+    .first()
+    .waitFor();
+  await shoot('day');
   await open('/records?shows=figures');
   await page.getByRole('img', { name: /repairs followed/ }).waitFor();
   await shoot('records');

@@ -2,11 +2,13 @@ import { ulid } from 'ulid';
 import { shownOf } from '../core/record';
 import { NEW_WORKSHOP } from '../core/workshop';
 import type { Database } from '../data/database';
+import { putDay } from '../data/days';
 import { insertExercise } from '../data/exercises';
 import { insertJob } from '../data/jobs';
 import { putSetting } from '../data/settings';
 import { addMovement, putStock } from '../data/stock';
 import { allUnits, insertUnit } from '../data/units';
+import { demoDays, PIER_WAYS } from './day';
 import { DEMO_UNITS, demoJobs } from './jobs';
 import { demoPractice } from './practice';
 import { demoStore } from './store';
@@ -35,7 +37,8 @@ export function seedDemo(db: Database, now: Date, years = false): Promise<boolea
       ids.push(id);
       await insertUnit(tx, { id, version: 1, name: map.name, place, map, savedAt: now.toISOString() });
     }
-    for (const job of demoJobs(now, ids)) await insertJob(tx, shownOf(job), job.events);
+    const here = demoJobs(now, ids);
+    for (const job of here) await insertJob(tx, shownOf(job), job.events);
     if (years) {
       for (const job of demoYears(now)) await insertJob(tx, shownOf(job), job.events);
       for (const { item, movements } of demoStore(now)) {
@@ -43,6 +46,8 @@ export function seedDemo(db: Database, now: Date, years = false): Promise<boolea
         for (const m of movements) await addMovement(tx, m);
       }
       await putSetting(tx, 'head of the papers', PIER);
+      await putSetting(tx, 'days', { house: PIER_WAYS, version: 1 });
+      for (const plan of demoDays(now, here)) await putDay(tx, plan, 1);
     }
     for (const { exercise, map, job } of demoPractice(now)) {
       if (job) await insertJob(tx, shownOf(job), job.events);

@@ -239,9 +239,33 @@ describe('a planned day', () => {
     expect(dayRequest(late, [], house).start).toEqual({ place: 'pier head', at: 580 });
     const early = plan({ since: { place: '', at: '07:00' } });
     expect(dayRequest(early, [], house).start).toEqual({ place: 'workshop', at: 480 });
-    expect(refused(() => dayRequest(plan({ since: { place: '', at: '13:00' } }), [], house)).path).toBe(
-      '/end/at',
+  });
+  it('past its end nothing fits any more', () => {
+    const over = plan({
+      jobs: [{ job: A }],
+      end: { place: 'workshop', at: '12:00' },
+      since: { place: 'pier head', at: '13:00' },
+    });
+    expect(workOut(over, [offer(A)], house)).toMatchObject({
+      left: [{ job: A, why: 'longer than what is left of the day' }],
+      answer: { finish: 780, visits: [] },
+    });
+  });
+  it('tells the ways, those to an appointment among them', () => {
+    const out = workOut(
+      plan({
+        jobs: [{ job: A }],
+        end: { place: 'workshop', at: '12:00' },
+        busy: [{ from: '10:00', until: '10:30', what: 'keys', place: 'gate' }],
+      }),
+      [offer(A)],
+      { travel: [...house.travel, { from: 'workshop', to: 'gate', minutes: 5 }] },
     );
+    expect(out.ways).toEqual([
+      { from: 'workshop', to: 'pier head', leave: 480, arrive: 490 },
+      { from: 'pier head', to: 'gate', leave: 530, arrive: 545 },
+      { from: 'gate', to: 'workshop', leave: 630, arrive: 635 },
+    ]);
   });
   it('goes on from a wait that runs', () => {
     const runs = offer(A, { place: 'workshop', runs: { what: 'glue', until: '2026-11-27T08:50:00Z' } });

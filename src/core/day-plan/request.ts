@@ -81,7 +81,8 @@ export function dayRequest(plan: DayPlan, offers: DayOffer[], house: DayHouse): 
   const begins = minutesAt(plan.day, plan.start.at, plan.zone, '/start/at');
   const ends = endOf(plan);
   const at = plan.since ? Math.max(begins, minutesIn(plan, plan.since.at, '/since/at')) : begins;
-  demand(at <= ends, `it is ${plan.since?.at}, and the day ends at ${plan.end.at}`, '/end/at');
+  // Past its end nothing fits any more, and nobody has to be home by then.
+  const over = at > ends;
   const done: NonNullable<DayRequest['done']> = [];
   const jobs = plan.jobs.flatMap((j, i) => {
     const o = by.get(j.job);
@@ -123,7 +124,10 @@ export function dayRequest(plan: DayPlan, offers: DayOffer[], house: DayHouse): 
     jobs,
     travel: house.travel,
     start: { place: plan.since?.place.trim() || plan.start.place, at },
-    end: { ...(plan.end.place?.trim() ? { place: plan.end.place.trim() } : {}), at: ends },
+    end: {
+      ...(plan.end.place?.trim() && !over ? { place: plan.end.place.trim() } : {}),
+      at: Math.max(at, ends),
+    },
     ...(done.length ? { done } : {}),
     ...(plan.order.length ? { order: plan.order.filter((id) => inside.has(id)) } : {}),
     busy: plan.busy.map((b, i) => ({

@@ -1,4 +1,4 @@
-import { type DayAnswer, day } from '../day';
+import { type DayAnswer, dayWithWays, type Way } from '../day';
 import { type Left, whyLeft } from './left';
 import { dayRequest, placesApart } from './request';
 import type { DayHouse, DayOffer, DayPlan } from './types';
@@ -18,6 +18,7 @@ export interface PlacedTask {
 export interface WorkedOut {
   answer: DayAnswer;
   tasks: PlacedTask[];
+  ways: Way[];
   left: Left[];
   /** places nobody has said the way to */
   apart: string[];
@@ -44,11 +45,12 @@ export function workOut(plan: DayPlan, offers: DayOffer[], house: DayHouse): Wor
     done: (request.done ?? []).filter((d) => !away.has(d.job)),
     order: (request.order ?? []).filter((id) => !away.has(id)),
   };
-  const answer = day(near);
+  const { answer, ways } = dayWithWays(near);
   const hands = new Map(
     near.jobs.flatMap((j) => j.tasks.map((t): [string, number] => [`${j.id}\n${t.id}`, t.handsOn])),
   );
   return {
+    ways,
     tasks: answer.tasks.map((t) => ({ ...t, over: t.start + (hands.get(`${t.job}\n${t.task}`) ?? 0) })),
     answer: { ...answer, left: [...answer.left, ...away] },
     left: [

@@ -9,10 +9,10 @@ import { atStart, clear, compare, step, type Walk, worthOf } from './walk';
 
 /** Steps walked for a first good day, before all are gone over. */
 const FIRST = 60_000;
-/** Steps tried while all are gone over. */
-const WHOLE = 600_000;
+/** Steps tried while all are gone over: up to so many jobs, and beyond. */
+const WHOLE = { jobs: 8, upTo: 600_000, beyond: 100_000 };
 /** Steps walked where there are too many to go over all. */
-const MANY = 900_000;
+const MANY = 1_600_000;
 const SAMPLES = 2000;
 
 /** The day without any job: its appointments alone. */
@@ -46,11 +46,20 @@ function best(p: Problem, request: DayRequest): { plan: Plan; whole: boolean } {
   if (p.steps.length === 0) return { plan: empty, whole: true };
   const first = search(p, empty, seed, FIRST, late);
   if (p.steps.length + p.fixed.length <= MOST_IN_A_SET) {
-    const all = exact(p, first, WHOLE, late);
+    const open = p.jobs.filter((j) => j.steps.length > 0).length;
+    const all = exact(p, first, open > WHOLE.jobs ? WHOLE.beyond : WHOLE.upTo, late);
     if (all.whole) return all;
   }
   const more = search(p, empty, seed + 1, MANY, late);
   return { plan: compare(more.value, first.value) < 0 ? more : first, whole: false };
+}
+
+/** On the way from one place to another. */
+export interface Way {
+  from: string;
+  to: string;
+  leave: number;
+  arrive: number;
 }
 
 interface Stay {
@@ -60,12 +69,14 @@ interface Stay {
   jobs: number[];
 }
 
-/** Where the technician is when, from the order. */
-function staysOf(p: Problem, order: number[], end: number): Stay[] {
+/** Where the technician is when, from the order, and the ways between. */
+function staysOf(p: Problem, order: number[], end: number): { stays: Stay[]; ways: Way[] } {
   let w = atStart(p);
   const here = p.jobs.flatMap((j, i) =>
     j.stays && j.steps.length === 0 && j.place === w.place && j.runs > w.at ? [i] : [],
   );
+  const ways: Way[] = [];
+  const name = (place: number) => p.places[place] ?? '';
   const stays: Stay[] = [{ place: w.place, arrive: w.at, leave: end, jobs: here }];
   for (const n of order) {
     const next = step(p, w, n) as Walk;
@@ -73,6 +84,7 @@ function staysOf(p: Problem, order: number[], end: number): Stay[] {
       const minutes = (p.ways.minutes[w.place] as number[])[next.place] as number;
       const leave = clear(p, Math.max(w.at, w.stay), minutes);
       (stays.at(-1) as Stay).leave = leave;
+      ways.push({ from: name(w.place), to: name(next.place), leave, arrive: leave + minutes });
       stays.push({ place: next.place, arrive: leave + minutes, leave: end, jobs: [] });
     }
     const job = p.steps[n]?.job;
@@ -85,8 +97,15 @@ function staysOf(p: Problem, order: number[], end: number): Stay[] {
   if (p.end.place >= 0) {
     const minutes = (p.ways.minutes[w.place] as number[])[p.end.place] as number;
     last.leave = clear(p, last.leave, minutes);
+    if (w.place !== p.end.place)
+      ways.push({
+        from: name(w.place),
+        to: name(p.end.place),
+        leave: last.leave,
+        arrive: last.leave + minutes,
+      });
   }
-  return stays;
+  return { stays, ways };
 }
 
 /**
@@ -103,7 +122,17 @@ function staysOf(p: Problem, order: number[], end: number): Stay[] {
  *   round, places without a way, an appointment that cannot be kept
  * @example day({ jobs: [{ id: 'a', place: 'kiosk', tasks: [{ id: 't', handsOn: 20, handsOff: 0 }] }], travel: [{ from: 'shop', to: 'kiosk', minutes: 5 }], start: { place: 'shop', at: 480 }, end: { at: 1020 } }).finish // 505
  */
-export function day(request: DayRequest): DayAnswer {
+export const day = (request: DayRequest): DayAnswer => dayWithWays(request).answer;
+
+/**
+ * The same with the ways between the visits and the appointments.
+ *
+ * @param request as {@link day} takes it
+ * @returns the answer of `day`, and each way with its minutes
+ * @throws Refusal as `day` does
+ * @example dayWithWays(request).ways[0] // { from: 'shop', to: 'kiosk', leave: 480, arrive: 485 }
+ */
+export function dayWithWays(request: DayRequest): { answer: DayAnswer; ways: Way[] } {
   const { quantile = 0.5, seed = 1, samples = SAMPLES } = request;
   demand(quantile > 0 && quantile < 1, 'a quantile lies between 0 and 1', '/quantile');
   demand(
@@ -126,8 +155,9 @@ export function day(request: DayRequest): DayAnswer {
     const end = w.ends[n] as number;
     return [{ job: p.jobs[s.job]?.id ?? '', task: s.id, start: end - s.off - s.on, end }];
   });
-  return {
-    visits: staysOf(p, plan.order, finish).flatMap((stay) =>
+  const { stays, ways } = staysOf(p, plan.order, finish);
+  const answer: DayAnswer = {
+    visits: stays.flatMap((stay) =>
       stay.jobs.map((i) => ({
         job: p.jobs[i]?.id ?? '',
         place: p.places[stay.place] ?? '',
@@ -146,4 +176,5 @@ export function day(request: DayRequest): DayAnswer {
       ? { worthLeft, finish }
       : { worthLeft: Math.max(0, root?.worthLeft ?? 0), finish: root?.finish ?? p.start.at },
   };
+  return { answer, ways };
 }

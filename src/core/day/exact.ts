@@ -74,7 +74,7 @@ export function exact(
           const value = worthOf(p, w);
           const made: Node = { w, from: node, n };
           if (value && compare(value, best.value) < 0) best = { order: orderOf(made), value };
-          const least = bound(w);
+          const least = bound(w, best.value);
           if (!least || compare(least, best.value) >= 0) continue;
           const id = ((set | (1 << n)) * p.places.length + w.place) * 2 + (w.gone ? 1 : 0);
           const there = next.get(id);

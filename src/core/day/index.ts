@@ -1,2 +1,2 @@
-export { day } from './day';
+export { day, dayWithWays, type Way } from './day';
 export type * from './types';

@@ -71,15 +71,9 @@ function inTime(p: Problem, w: Walk): boolean {
   return leave + (p.end.place < 0 ? 0 : (near[p.end.place] as number)) <= p.end.at + HAIR;
 }
 
-const moved = (p: Problem, w: Walk, place: number): Partial<Walk> =>
-  place === w.place
-    ? {}
-    : {
-        place,
-        stay: Number.NEGATIVE_INFINITY,
-        travel: w.travel + ((p.ways.minutes[w.place] as number[])[place] as number),
-        gone: true,
-      };
+/** Minutes travelled by the time one is at a place. */
+const travelled = (p: Problem, w: Walk, place: number): number =>
+  place === w.place ? w.travel : w.travel + ((p.ways.minutes[w.place] as number[])[place] as number);
 
 /**
  * One thing more, as early as it may: a step, or the next appointment (its number lies behind those of the
@@ -94,7 +88,21 @@ function appointment(p: Problem, w: Walk, k: number): Walk | null {
   if (!f || k !== w.kept) return null;
   const there = arrival(p, w, f.place);
   if (there === null || there > f.from + HAIR) return null;
-  const next: Walk = { ...w, ...moved(p, w, f.place), at: f.until, kept: k + 1 };
+  const stays = f.place === w.place;
+  const next: Walk = {
+    place: f.place,
+    at: f.until,
+    stay: stays ? w.stay : Number.NEGATIVE_INFINITY,
+    travel: travelled(p, w, f.place),
+    counts: w.counts,
+    held: w.held,
+    ends: w.ends,
+    kept: k + 1,
+    gone: w.gone || !stays,
+    rank: w.rank,
+    worth: w.worth,
+    musts: w.musts,
+  };
   return inTime(p, next) ? next : null;
 }
 
@@ -122,16 +130,23 @@ function work(p: Problem, w: Walk, n: number): Walk | null {
   const ends = w.ends.slice();
   ends[n] = end;
   const last = count === j.steps.length;
-  const next: Walk = { ...w, ...moved(p, w, j.place), at: begin + s.on, counts, ends };
-  if (j.stays) {
-    next.stay = Math.max(next.stay, end, j.runs);
-    next.held = w.held + (first ? 1 : 0) - (last ? 1 : 0);
-  }
-  if (first && j.rank >= 0) next.rank = j.rank;
-  if (last) {
-    next.worth = w.worth + j.worth;
-    next.musts = w.musts + (j.must ? 1 : 0);
-  }
+  const same = j.place === w.place;
+  const stay = same ? w.stay : Number.NEGATIVE_INFINITY;
+  // Written out: one shape of walk, made millions of times.
+  const next: Walk = {
+    place: j.place,
+    at: begin + s.on,
+    stay: j.stays ? Math.max(stay, end, j.runs) : stay,
+    travel: travelled(p, w, j.place),
+    counts,
+    held: j.stays ? w.held + (first ? 1 : 0) - (last ? 1 : 0) : w.held,
+    ends,
+    kept: w.kept,
+    gone: w.gone || !same,
+    rank: first && j.rank >= 0 ? j.rank : w.rank,
+    worth: last ? w.worth + j.worth : w.worth,
+    musts: last && j.must ? w.musts + 1 : w.musts,
+  };
   return inTime(p, next) ? next : null;
 }
 

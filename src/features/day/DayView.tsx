@@ -81,9 +81,12 @@ export function DayView({
     return () => clearInterval(timer);
   }, [day, plan.zone]);
   useEffect(() => {
-    // The page without a name asks for whoever works at this bench.
-    if (!person) goTo(day, author.get());
-  }, [person, day]);
+    // The page without a name is of whoever works at this bench, or else of whoever planned this day.
+    if (person) return;
+    const here = author.get();
+    const [fullest] = [...sheet.others].sort((a, b) => b.jobs.length - a.jobs.length);
+    goTo(day, here === 'bench' ? (fullest?.person ?? here) : here);
+  }, [person, day, sheet.others]);
   useEffect(() => {
     const asked = `/day?day=${day}&person=${encodeURIComponent(person)}${shows === 'van' ? '&shows=van' : ''}`;
     if (person) window.history.replaceState(null, '', asked);
@@ -130,7 +133,7 @@ export function DayView({
       : link.failed?.path === `/plan${path}`
         ? link.failed.reason
         : undefined;
-  const axis = axisOf(plan, answer);
+  const axis = axisOf(plans.map((p, i) => ({ plan: p, answer: reckoned[i]?.out?.answer ?? null })));
   const told = answer
     ? `${plan.jobs.length - left.size} ${plan.jobs.length - left.size === 1 ? 'job' : 'jobs'}, done ${clockIn(plan, answer.finish)}`
     : '';
@@ -235,7 +238,7 @@ export function DayView({
                 </span>
                 <Hours axis={axis} />
               </div>
-              <PersonLane plan={plan} axis={axis} out={out} now={now} own />
+              <PersonLane plan={plan} axis={axis} out={out} now={now} busy={busy} own />
               {link.others.map((o, i) => (
                 <PersonLane
                   key={o.person}
@@ -243,6 +246,7 @@ export function DayView({
                   axis={axis}
                   out={reckoned[i + 1]?.out ?? null}
                   now={now}
+                  busy={busy}
                 />
               ))}
               {plan.jobs.length === 0 ? (

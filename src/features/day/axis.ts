@@ -10,19 +10,28 @@ export interface Axis {
 
 const HOUR = 60;
 
-/** From the hour the day begins in to the hour in which all of it is over. */
-export function axisOf(plan: DayPlan, answer: DayAnswer | null): Axis {
-  const begin = minutesIn(plan, plan.start.at, '/start/at');
-  const close = plan.end.at <= plan.start.at ? 24 * HOUR : minutesIn(plan, plan.end.at, '/end/at');
-  const last = Math.max(
-    close,
-    answer?.finish ?? 0,
-    ...(answer?.tasks ?? []).map((t) => Math.min(t.end, close + 60)),
-  );
-  const from = Math.floor(begin / HOUR) * HOUR;
-  const until = Math.max(from + HOUR, Math.ceil(last / HOUR) * HOUR);
+const CLOCK = /^\d\d:\d\d$/;
+/** Hours shown where a day says none that can be read. */
+const USUAL = { from: 8 * HOUR, until: 17 * HOUR };
+
+function spanOf(plan: DayPlan, answer: DayAnswer | null): { from: number; until: number } {
+  if (!CLOCK.test(plan.start.at) || !CLOCK.test(plan.end.at)) return USUAL;
+  const from = minutesIn(plan, plan.start.at, '/start/at');
+  const close = minutesIn(plan, plan.end.at, '/end/at');
+  // A last wait that runs on after the day is shown for an hour of it.
+  const last = (answer?.tasks ?? []).map((t) => Math.min(t.end, close + HOUR));
+  return { from, until: Math.max(close, answer?.finish ?? 0, ...last) };
+}
+
+/** From the hour the first day begins in to the hour in which all of them are over. */
+export function axisOf(days: { plan: DayPlan; answer: DayAnswer | null }[]): Axis {
+  const spans = days.map((d) => spanOf(d.plan, d.answer));
+  const from = Math.floor(Math.min(...spans.map((s) => s.from)) / HOUR) * HOUR;
+  const until = Math.max(from + HOUR, Math.ceil(Math.max(...spans.map((s) => s.until)) / HOUR) * HOUR);
+  const [first] = days;
   const hours = [];
-  for (let at = from; at <= until; at += HOUR) hours.push({ at, words: clockIn(plan, at) });
+  for (let at = from; at <= until; at += HOUR)
+    hours.push({ at, words: first ? clockIn(first.plan, at) : '' });
   return { from, until, hours };
 }
 
