@@ -82,3 +82,20 @@ export interface DayHouse {
   /** room in the van for spares */
   litres?: number;
 }
+
+/** A day as a page shows it. */
+export interface DaySheet {
+  plan: DayPlan | null;
+  /** 0 where none is kept yet */
+  version: number;
+  /** the last day that was planned, for a new one to begin like it */
+  before: DayPlan | null;
+  /** the same day of others */
+  others: DayPlan[];
+  offers: DayOffer[];
+  house: DayHouse;
+  houseVersion: number;
+  /** ways that the record knows */
+  learned: DayHouse['travel'];
+  people: string[];
+}

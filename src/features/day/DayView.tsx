@@ -2,7 +2,7 @@ import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from 
 import { arrayMove, SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { addDays, format, parseISO } from 'date-fns';
 import { useEffect, useMemo, useState } from 'react';
-import { clockIn, minutesTo, type PlannedJob } from '../../core/day-plan';
+import { clockIn, type DaySheet, minutesTo, type PlannedJob } from '../../core/day-plan';
 import { Action, Second } from '../../ui/Action';
 import { Choices, TextField, Wrong } from '../../ui/Field';
 import { Foot } from '../../ui/Foot';
@@ -18,7 +18,7 @@ import { Hours, Legend } from './Lane';
 import { PersonLane } from './PersonLane';
 import { inHundred, RunningLate } from './RunningLate';
 import { StartAndEnd } from './StartAndEnd';
-import { type DaySheet, useDay } from './use-day';
+import { useDay } from './use-day';
 import { useWorkedOut } from './use-worked-out';
 import { VanSheet } from './VanSheet';
 import { WaysBetween } from './WaysBetween';

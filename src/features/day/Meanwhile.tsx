@@ -1,9 +1,8 @@
 import { format } from 'date-fns';
 import { useMemo } from 'react';
-import { meanwhile } from '../../core/day-plan';
+import { type DaySheet, meanwhile } from '../../core/day-plan';
 import { jobPath } from '../../schemas/job-path';
 import { useFetched } from '../sheet/use-fetched';
-import type { DaySheet } from './use-day';
 
 /** A wait under so many minutes is waited for. Common practice, no source. */
 const SHORTEST = 10;

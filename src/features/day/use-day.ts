@@ -1,20 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { DayHouse, DayOffer, DayPlan } from '../../core/day-plan';
+import type { DayHouse, DayOffer, DayPlan, DaySheet } from '../../core/day-plan';
 import { kept } from '../../ui/kept';
 import { type Failure, send } from '../units/send';
-
-/** A day as the server has it. */
-export interface DaySheet {
-  plan: DayPlan | null;
-  version: number;
-  before: DayPlan | null;
-  others: DayPlan[];
-  offers: DayOffer[];
-  house: DayHouse;
-  houseVersion: number;
-  learned: DayHouse['travel'];
-  people: string[];
-}
 
 /** Changes rest for so long before they are sent. */
 const REST_MS = 500;

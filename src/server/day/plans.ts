@@ -1,4 +1,4 @@
-import { type DayHouse, type DayOffer, type DayPlan, demandPlan, learnedTravel } from '../../core/day-plan';
+import { type DayPlan, type DaySheet, demandPlan, learnedTravel } from '../../core/day-plan';
 import { demandDay } from '../../core/job';
 import type { Database } from '../../data/database';
 import { dayBefore, dayOf, daysBeside, putDay } from '../../data/days';
@@ -11,23 +11,6 @@ import { dayOffers } from './offers';
 
 /** Jobs of the record that ways are learned from. */
 const MOST_FACTS = 1000;
-
-/** A day as a page shows it. */
-export interface DaySheet {
-  plan: DayPlan | null;
-  /** 0 where none is kept yet */
-  version: number;
-  /** the last day that was planned, for a new one to begin like it */
-  before: DayPlan | null;
-  /** the same day of others */
-  others: DayPlan[];
-  offers: DayOffer[];
-  house: DayHouse;
-  houseVersion: number;
-  /** ways that the record knows */
-  learned: DayHouse['travel'];
-  people: string[];
-}
 
 /**
  * A day of one technician, with what could go into it.

@@ -1,6 +1,7 @@
+import type { DaySheet } from '../../../core/day-plan';
 import { Type } from '../../../core/schema/words';
 import { database } from '../../context';
-import { type DaySheet, readDaySheet } from '../../day/plans';
+import { readDaySheet } from '../../day/plans';
 import { endpoint } from '../../endpoint';
 
 /** A technician’s day, with what could go into it. */
