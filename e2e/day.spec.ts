@@ -110,6 +110,15 @@ test('a day by key, of units that were described from nothing: places, times, or
   await expect(strip.getByText('in your order')).toBeVisible();
   await page.keyboard.press('Control+z');
   await expect(strip.getByText('in the best order')).toBeVisible();
+  // The same by dragging it.
+  await rows.nth(1).locator('[data-grip]').hover();
+  await page.mouse.down();
+  const above = await rows.first().boundingBox();
+  await page.mouse.move((above?.x ?? 0) + 20, (above?.y ?? 0) + 10, { steps: 12 });
+  await page.mouse.up();
+  await expect(rows.first()).toContainText(freezer);
+  await strip.getByRole('button', { name: 'Best order again' }).click();
+  await expect(rows.first()).toContainText(crane);
   await settled(page);
   await page.reload();
   await alive(page);
@@ -269,4 +278,18 @@ test('another technician’s day stands beside; a stale one is told; what came b
   await page.reload();
   await alive(page);
   await expect(page.getByLabel('Until', { exact: true })).toHaveValue('15:00');
+
+  // On a slow line what is changed while the last change is on its way goes with the next.
+  await page.route('**/api/days', async (route) => {
+    await new Promise((r) => setTimeout(r, 1500));
+    await route.continue();
+  });
+  const taken = page.waitForRequest('**/api/days');
+  await page.getByLabel('Until', { exact: true }).fill('15:30');
+  await taken;
+  await page.getByLabel('Until', { exact: true }).fill('15:45');
+  await settled(page);
+  await page.reload();
+  await alive(page);
+  await expect(page.getByLabel('Until', { exact: true })).toHaveValue('15:45');
 });

@@ -20,7 +20,7 @@ export function demoDays(now: Date, jobs: JobRecord[]): DayPlan[] {
   const id = (tag: string) => jobs.find((j) => j.state.tag === tag)?.state.id ?? '';
   const base = {
     day: now.toISOString().slice(0, 10),
-    zone: 'UTC',
+    zone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     start: { place: 'workshop', at: '08:00' },
     order: [],
     van: { ticked: [], back: [] },

@@ -332,6 +332,14 @@ describe('what fits into a wait', () => {
     expect(fits(59.9)).toEqual([]);
     expect(fits(40, { place: 'workshop' })).toEqual([['T-B6', 40]]);
   });
+  it('what is at the same place comes first, and needs no leaving', () => {
+    const C = '01M2JS9ZC08V33PPE0SBJHWRC6';
+    const found = meanwhile(600, here, [offer(B), offer(C, { place: 'workshop' })], house);
+    expect(found.map((f) => [f.job, f.elsewhere])).toEqual([
+      [C, false],
+      [B, true],
+    ]);
+  });
   it('not what is parked, waits itself, or lies where nobody knows the way', () => {
     expect(fits(600, { parked: 'part' })).toEqual([]);
     expect(fits(600, { runs: { what: 'x', until: '' } })).toEqual([]);

@@ -1,3 +1,4 @@
+import { wayBetween } from '../day';
 import type { DayHouse, DayOffer } from './types';
 
 /** A job whose next task fits into a wait. */
@@ -8,11 +9,13 @@ export interface Meanwhile {
   words: string;
   /** with the way there and back */
   minutes: number;
+  /** it is elsewhere: what waits is left alone meanwhile */
+  elsewhere: boolean;
 }
 
 /**
  * What fits into a wait: next tasks of other jobs that are here, with the way there and back where that is
- * known, the longest first.
+ * known, those at the same place first, the longest of them.
  *
  * @param wait minutes of it
  * @param here the job that waits, and its place
@@ -27,21 +30,22 @@ export function meanwhile(
   offers: DayOffer[],
   { travel }: DayHouse,
 ): Meanwhile[] {
-  const way = (from: string, to: string) =>
-    from === to
-      ? 0
-      : (
-          travel.find((t) => t.from === from && t.to === to) ??
-          travel.find((t) => t.from === to && t.to === from)
-        )?.minutes;
   return offers
     .flatMap((o) => {
       const [task] = o.tasks;
-      const [there, back] = [way(here.place, o.place), way(o.place, here.place)];
-      if (o.job === here.job || !task || o.parked || o.runs || there === undefined || back === undefined)
-        return [];
+      const [there, back] = [
+        wayBetween(travel, here.place, o.place),
+        wayBetween(travel, o.place, here.place),
+      ];
+      if (o.job === here.job || !task || o.parked || o.runs || there === null || back === null) return [];
       const minutes = there + task.handsOn + back;
-      return minutes <= wait ? [{ job: o.job, tag: o.tag, unit: o.unit, words: task.words, minutes }] : [];
+      const elsewhere = o.place !== here.place;
+      return minutes <= wait
+        ? [{ job: o.job, tag: o.tag, unit: o.unit, words: task.words, minutes, elsewhere }]
+        : [];
     })
-    .sort((a, b) => b.minutes - a.minutes || (a.tag < b.tag ? -1 : 1));
+    .sort(
+      (a, b) =>
+        Number(a.elsewhere) - Number(b.elsewhere) || b.minutes - a.minutes || (a.tag < b.tag ? -1 : 1),
+    );
 }

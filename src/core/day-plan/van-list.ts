@@ -1,3 +1,4 @@
+import { wayBetween } from '../day';
 import { type JobState, plansOf, traceRequest } from '../job';
 import { kitOf } from '../recipe';
 import { placeOf, type StockItem, stockFor } from '../stock';
@@ -167,11 +168,8 @@ const lineOf = (n: PartNeed, s: Stocked | undefined): VanLine => ({
 export function vanList(jobs: JobState[], stock: Stocked[], house: DayHouse, base: string): VanList {
   const needs = jobs.flatMap(partsNeeded);
   const unknown = jobs.filter((j) => !j.handedOver && !j.intake && !j.plan).map((j) => j.tag);
-  const trip = (place: string): number => {
-    const way = (a: string, b: string) => house.travel.find((t) => t.from === a && t.to === b)?.minutes;
-    const there = way(base, place) ?? way(place, base) ?? 0;
-    return place === base ? 0 : there + (way(place, base) ?? there);
-  };
+  const trip = (place: string): number =>
+    (wayBetween(house.travel, base, place) ?? 0) + (wayBetween(house.travel, place, base) ?? 0);
   const planned: VanLine[] = [];
   const missing: VanLine[] = [];
   const maybe = new Map<string, VanLine & { none: number }>();

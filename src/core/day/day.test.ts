@@ -3,7 +3,7 @@ import loadHighs from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { Refusal } from '../refusal';
 import { normalBelow } from '../stats';
-import { type DayAnswer, type DayJob, type DayRequest, day } from '.';
+import { type DayAnswer, type DayJob, type DayRequest, day, wayBetween } from '.';
 import { anyDay, asProgram, faults } from './day.test.fixture';
 import { type Problem, readDay } from './problem';
 import type { DayValue } from './types';
@@ -228,6 +228,19 @@ describe('by hand', () => {
   });
 });
 
+describe('the way between two places', () => {
+  const travel = shop({}).travel;
+  it('goes the shortest way round, both ways, and is null where there is none', () => {
+    expect(wayBetween(travel, 'shop', 'ferry')).toBe(15);
+    expect(wayBetween(travel, 'ferry', 'shop')).toBe(15);
+    expect(wayBetween(travel, 'moon', 'moon')).toBe(0);
+    expect(wayBetween(travel, 'shop', 'moon')).toBeNull();
+    const longer = [...travel, { from: 'shop', to: 'ferry', minutes: 40 }];
+    // What was written stands, whatever another way would take.
+    expect(wayBetween(longer, 'shop', 'ferry')).toBe(40);
+  });
+});
+
 describe('how likely it holds', () => {
   const q = (slack: number, sigma: number, quantile?: number) =>
     day(
@@ -277,6 +290,23 @@ describe('too many to go over all', () => {
     expect(a.lowerBound.worthLeft).toBeLessThanOrEqual(a.worthLeft);
     expect(a.lowerBound.finish).toBeLessThanOrEqual(a.finish);
     expect(day(many(40))).toEqual(a);
+  });
+  it('stopped at once, it keeps every rule, and its bound lies under the best there is', () => {
+    let stopped = 0;
+    fc.assert(
+      fc.property(anyDay(5, 2), (q) => {
+        const a = day({ ...q, timeLimitMs: 0 });
+        const best = day(q);
+        expect(faults(q, a)).toEqual([]);
+        expect(a.lowerBound.worthLeft).toBeLessThanOrEqual(best.worthLeft + 1e-9);
+        expect(a.lowerBound.finish).toBeLessThanOrEqual(a.finish + 1e-9);
+        if (a.worthLeft === best.worthLeft)
+          expect(a.lowerBound.finish).toBeLessThanOrEqual(best.finish + 1e-9);
+        if (!a.optimal) stopped++;
+      }),
+      { numRuns: 60 },
+    );
+    expect(stopped).toBeGreaterThan(10);
   });
   it('ends when it is told to', () => {
     const a = day({ ...many(20), timeLimitMs: 1 });

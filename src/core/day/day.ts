@@ -54,6 +54,15 @@ function best(p: Problem, request: DayRequest): { plan: Plan; whole: boolean } {
   return { plan: compare(more.value, first.value) < 0 ? more : first, whole: false };
 }
 
+/** What no day can be better than. When it ends is told for days that leave no more than the one found. */
+function boundOf(p: Problem, worthLeft: number): DayAnswer['lowerBound'] {
+  const root = bounds(p)(atStart(p));
+  const least = Math.max(0, root?.worthLeft ?? 0);
+  // Whoever leaves more may be done sooner.
+  const asMuch = root !== null && least >= worthLeft - 1e-9;
+  return { worthLeft: least, finish: asMuch ? root.finish : p.start.at };
+}
+
 /** On the way from one place to another. */
 export interface Way {
   from: string;
@@ -143,7 +152,6 @@ export function dayWithWays(request: DayRequest): { answer: DayAnswer; ways: Way
   const p = readDay(request);
   const { plan, whole } = best(p, request);
   const { worthLeft, finish, travel } = plan.value;
-  const root = bounds(p)(atStart(p));
   const likely = holds(p, plan.order, quantile, seed, samples);
   const done = new Set<number>();
   let w = atStart(p);
@@ -172,9 +180,7 @@ export function dayWithWays(request: DayRequest): { answer: DayAnswer; ways: Way
     travelMinutes: travel,
     ...(likely === undefined ? {} : { holds: likely }),
     optimal: whole,
-    lowerBound: whole
-      ? { worthLeft, finish }
-      : { worthLeft: Math.max(0, root?.worthLeft ?? 0), finish: root?.finish ?? p.start.at },
+    lowerBound: whole ? { worthLeft, finish } : boundOf(p, worthLeft),
   };
   return { answer, ways };
 }

@@ -1,4 +1,4 @@
-import { demand } from '../refusal';
+import { demand, Refusal } from '../refusal';
 import type { DayRequest } from './types';
 
 /** Minutes from place to place. */
@@ -72,4 +72,29 @@ export function ways(request: DayRequest): {
     places.map((b, j) => (a === b ? 0 : (pairs.get(key(a, b)) ?? (shortest[i]?.[j] as number)))),
   );
   return { places, number: (name) => index.get(name) as number, ways: { minutes, shortest } };
+}
+
+/**
+ * Minutes from one place to another, the shortest way round where no entry says them.
+ *
+ * @param travel minutes between places
+ * @param from a place
+ * @param to another, or the same
+ * @returns minutes; null where no way is known
+ * @example wayBetween([{ from: 'shop', to: 'kiosk', minutes: 5 }], 'kiosk', 'shop') // 5
+ */
+export function wayBetween(travel: DayRequest['travel'], from: string, to: string): number | null {
+  if (from === to) return 0;
+  try {
+    const { number, ways: all } = ways({
+      jobs: [],
+      travel,
+      start: { place: from, at: 0 },
+      end: { place: to, at: 0 },
+    });
+    return all.minutes[number(from)]?.[number(to)] ?? null;
+  } catch (error) {
+    if (error instanceof Refusal) return null;
+    throw error;
+  }
 }

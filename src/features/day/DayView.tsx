@@ -24,7 +24,7 @@ import { VanSheet } from './VanSheet';
 import { WaysBetween } from './WaysBetween';
 
 const HELP = [
-  { keys: '← →', does: 'the day before and after' },
+  { keys: ', .', does: 'the day before, the day after' },
   { keys: '↑ ↓', does: 'along the jobs of the day' },
   { keys: 'Alt ↑ ↓', does: 'the job earlier, later' },
   { keys: 'Enter', does: 'its times, on a job; else the one action' },
@@ -82,6 +82,10 @@ export function DayView({
   }, [day, plan.zone]);
   useEffect(() => {
     // The page without a name is of whoever works at this bench, or else of whoever planned this day.
+    // The day of this bench, where none is asked for: the server may be on another clock.
+    const today = format(new Date(), 'yyyy-MM-dd');
+    const asked = new URLSearchParams(window.location.search).has('day');
+    if (!asked && today !== day) return goTo(today, person);
     if (person) return;
     const here = author.get();
     const [fullest] = [...sheet.others].sort((a, b) => b.jobs.length - a.jobs.length);
@@ -120,8 +124,8 @@ export function DayView({
       ArrowUp: () => step(-1),
       'Alt+ArrowDown': () => move(1),
       'Alt+ArrowUp': () => move(-1),
-      ArrowLeft: () => goTo(other(day, -1), person),
-      ArrowRight: () => goTo(other(day, 1), person),
+      ',': () => goTo(other(day, -1), person),
+      '.': () => goTo(other(day, 1), person),
       v: () => setShows((s) => (s === 'van' ? 'day' : 'van')),
       r: () => document.querySelector<HTMLElement>('[data-key=late]')?.click(),
       '$mod+z': link.undo,
@@ -223,6 +227,9 @@ export function DayView({
           )}
           {link.failed && <Wrong>{link.failed.reason}</Wrong>}
           {wrong && !wrong.path.startsWith('/jobs') && <Wrong>{wrong.reason}</Wrong>}
+          <p className="hidden print:block font-big text-[24px]">
+            {person}, {format(parseISO(day), 'EEEE d MMMM yyyy')}
+          </p>
           {shows === 'van' ? (
             <VanSheet link={link} />
           ) : (

@@ -90,7 +90,10 @@ export function JobLane({
       { job: offer.job, place },
       offers.filter((o) => !inPlan.has(o.job)),
       house,
-    ).slice(0, 1),
+    )
+      // What may not stand alone is stood by.
+      .filter((f) => planned.mayLeave || !f.elsewhere)
+      .slice(0, 1),
   )[0];
   const posts = [planned.from, planned.until].flatMap((t) => {
     if (!/^\d\d:\d\d$/.test(t ?? '')) return [];

@@ -27,6 +27,7 @@ export function Meanwhile({ minutes, job, place }: { minutes: number; job: strin
               <span className="mono">{f.tag}</span>
             </a>{' '}
             {f.words}, {Math.round(f.minutes)}&nbsp;min
+            {f.elsewhere && ', if it may stand alone'}
           </span>
         );
       })}

@@ -33,8 +33,10 @@ export function RunningLate({
   const place = said || plan.since?.place || here || plan.start.place;
   const left = out?.left ?? [];
   const { holds, optimal } = out?.answer ?? {};
+  // A day goes on into the next morning at most.
+  const isToday = now !== null && now >= 0 && now < 36 * 60;
   const late = () => {
-    if (now === null) return;
+    if (now === null || !isToday) return;
     change({ since: { place, at: clockIn(plan, now) } });
   };
   return (
@@ -80,7 +82,13 @@ export function RunningLate({
             </option>
           ))}
         </SelectField>
-        <Second keyName="R" data-key="late" onClick={late} disabled={now === null || places.length === 0}>
+        <Second
+          keyName="R"
+          data-key="late"
+          onClick={late}
+          disabled={!isToday || places.length === 0}
+          title={isToday ? undefined : 'on the day itself'}
+        >
           Running late
         </Second>
       </div>

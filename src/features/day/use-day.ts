@@ -61,7 +61,12 @@ export function useDay(first: DaySheet, day: string, person: string): DayLink {
   const [clash, setClash] = useState(false);
   const [dirty, setDirty] = useState(false);
   const version = useRef(first.version);
+  const refused = useRef<DayPlan | null>(null);
+  const latest = useRef(plan);
+  latest.current = plan;
   const sending = useRef(false);
+  /** how often something was sent: what was typed meanwhile goes with the next */
+  const [sent, setSent] = useState(0);
   const key = keyOf(day, person);
   useEffect(() => {
     const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -95,35 +100,34 @@ export function useDay(first: DaySheet, day: string, person: string): DayLink {
   );
   useEffect(() => {
     if (!dirty || clash) return;
+    // What was refused is not sent again as it is.
+    if (failed?.path && refused.current === plan) return;
     const timer = setTimeout(
       async () => {
         if (sending.current) return;
         sending.current = true;
-        const sent = await send<{ version: number }>('/api/days', { version: version.current, plan }, 'PUT');
+        const told = await send<{ version: number }>('/api/days', { version: version.current, plan }, 'PUT');
         sending.current = false;
-        if (sent.ok) {
-          version.current = sent.data.version;
+        setSent((n) => n + 1);
+        if (told.ok) {
+          version.current = told.data.version;
           setFailed(null);
-          setDirty(false);
-          // Typed on while it was sent: what is kept here is newer, and goes with the next one.
-          setPlan((now) => {
-            if (now === plan) kept.drop(key);
-            else {
-              kept.write(key, { plan: now, version: version.current });
-              setDirty(true);
-            }
-            return now;
-          });
+          // Changed on while it was sent: what stands here is newer, and goes with the next one.
+          if (latest.current === plan) {
+            kept.drop(key);
+            setDirty(false);
+          } else kept.write(key, { plan: latest.current, version: version.current });
           await again(idsOf(plan));
         } else {
-          setClash(sent.failure.path === '/version');
-          setFailed(sent.failure);
+          refused.current = plan;
+          setClash(told.failure.path === '/version');
+          setFailed(told.failure);
         }
       },
       failed && failed.path === '' ? AGAIN_MS : REST_MS,
     );
     return () => clearTimeout(timer);
-  }, [dirty, clash, plan, key, failed, again]);
+  }, [dirty, clash, plan, key, failed, again, sent]);
   // A job that was just taken in came without its minutes.
   const light = plan.jobs
     .map((j) => j.job)

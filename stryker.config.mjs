@@ -1,0 +1,24 @@
+/**
+ * Faults put into the core one at a time, to see whether a test notices (`npm run mutants`). What was tried
+ * before and has not changed since is not tried again.
+ *
+ * @type {import('@stryker-mutator/api/core').PartialStrykerOptions}
+ */
+export default {
+  testRunner: 'vitest',
+  plugins: ['@stryker-mutator/vitest-runner'],
+  vitest: { configFile: 'vitest.mutants.config.ts' },
+  coverageAnalysis: 'perTest',
+  mutate: ['src/core/**/*.ts', '!src/core/**/*.test.ts', '!src/core/**/*.fixture.ts'],
+  incremental: true,
+  incrementalFile: 'reports/mutants/incremental.json',
+  reporters: ['clear-text', 'json', 'progress'],
+  jsonReporter: { fileName: 'reports/mutants/mutants.json' },
+  clearTextReporter: { logTests: false, allowColor: false, reportTests: false, reportScoreTable: true },
+  tempDirName: 'reports/mutants/scratch',
+  // Words are told by the screens; that each is there is no rule.
+  mutator: { excludedMutations: ['StringLiteral'] },
+  ignorePatterns: ['dist', 'data', 'docs', 'drizzle', 'e2e', 'bench', 'test-results', 'reports'],
+  timeoutMS: 8000,
+  concurrency: 2,
+};
