@@ -4,6 +4,7 @@ import type { Page } from '@playwright/test';
 import { alive, allSent, expect, foot, test } from './bench-test';
 import { type Described, described } from './carried';
 import { byKey } from './hands';
+import { startMulch } from './mulch';
 
 const CRANE: Described = {
   name: 'Boat crane lamp',
@@ -117,7 +118,8 @@ test('a day by key, of units that were described from nothing: places, times, or
   await page.mouse.move((above?.x ?? 0) + 20, (above?.y ?? 0) + 10, { steps: 12 });
   await page.mouse.up();
   await expect(rows.first()).toContainText(freezer);
-  await strip.getByRole('button', { name: 'Best order again' }).click();
+  await settled(page);
+  await page.getByRole('button', { name: 'Best order again' }).click();
   await expect(rows.first()).toContainText(crane);
   await settled(page);
   await page.reload();
@@ -195,9 +197,10 @@ test('a day by key, of units that were described from nothing: places, times, or
 
 test('another technician’s day stands beside; a stale one is told; what came back in the van is booked', async ({
   page,
-  demo,
   browser,
 }) => {
+  // Its own Mulch: what it puts into the store is nobody else’s.
+  const demo = await startMulch({ demo: true });
   const put = (path: string, data: object) => page.request.put(`${demo.url}${path}`, { data });
   const jobs = (await (await page.request.get(`${demo.url}/api/jobs?handedOver=no`)).json()) as {
     id: string;
@@ -292,4 +295,5 @@ test('another technician’s day stands beside; a stale one is told; what came b
   await page.reload();
   await alive(page);
   await expect(page.getByLabel('Until', { exact: true })).toHaveValue('15:45');
+  await demo.stop();
 });

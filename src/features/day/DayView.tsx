@@ -1,4 +1,12 @@
-import { closestCenter, DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import {
+  type CollisionDetection,
+  closestCenter,
+  DndContext,
+  PointerSensor,
+  pointerWithin,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
 import { arrayMove, SortableContext, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { addDays, format, parseISO } from 'date-fns';
 import { useEffect, useMemo, useState } from 'react';
@@ -44,6 +52,12 @@ const step = (by: number) => {
 const goTo = (day: string, person: string) =>
   window.location.assign(`/day?day=${day}&person=${encodeURIComponent(person)}`);
 const other = (day: string, by: number) => format(addDays(parseISO(day), by), 'yyyy-MM-dd');
+
+/** Rows are high or low, folded out or not: what is under the pointer is meant, else what is nearest. */
+const underThePointer: CollisionDetection = (args) => {
+  const under = pointerWithin(args);
+  return under.length ? under : closestCenter(args);
+};
 
 /** Without what says nothing. */
 function said(j: PlannedJob): PlannedJob {
@@ -206,6 +220,11 @@ export function DayView({
                 </Second>
               )}
             </form>
+            {shows === 'day' && plan.order.length > 0 && (
+              <Second small onClick={() => change({ order: [] })}>
+                Best order again
+              </Second>
+            )}
           </div>
           {link.clash && (
             <p className="notice bg-ochre-wash" role="alert">
@@ -235,14 +254,7 @@ export function DayView({
           ) : (
             <section aria-label="The strip" className="grid">
               <div className="day-grid">
-                <span className="note flex flex-wrap gap-x-3 items-center">
-                  {plan.order.length ? 'in your order' : 'in the best order'}
-                  {plan.order.length > 0 && (
-                    <Second small onClick={() => change({ order: [] })}>
-                      Best order again
-                    </Second>
-                  )}
-                </span>
+                <span className="note">{plan.order.length ? 'in your order' : 'in the best order'}</span>
                 <Hours axis={axis} />
               </div>
               <PersonLane plan={plan} axis={axis} out={out} now={now} busy={busy} own />
@@ -264,7 +276,7 @@ export function DayView({
               ) : (
                 <DndContext
                   sensors={sensors}
-                  collisionDetection={closestCenter}
+                  collisionDetection={underThePointer}
                   onDragEnd={({ active, over }) => {
                     if (over) moveTo(String(active.id), ids.indexOf(String(over.id)));
                   }}

@@ -64,9 +64,9 @@ export function useDay(first: DaySheet, day: string, person: string): DayLink {
   const refused = useRef<DayPlan | null>(null);
   const latest = useRef(plan);
   latest.current = plan;
-  const sending = useRef(false);
-  /** how often something was sent: what was typed meanwhile goes with the next */
-  const [sent, setSent] = useState(0);
+  // What is changed while something is on its way goes with the next.
+  const [sending, setSending] = useState(false);
+
   const key = keyOf(day, person);
   useEffect(() => {
     const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -99,16 +99,14 @@ export function useDay(first: DaySheet, day: string, person: string): DayLink {
     [day, person],
   );
   useEffect(() => {
-    if (!dirty || clash) return;
+    if (!dirty || clash || sending) return;
     // What was refused is not sent again as it is.
     if (failed?.path && refused.current === plan) return;
     const timer = setTimeout(
       async () => {
-        if (sending.current) return;
-        sending.current = true;
+        setSending(true);
         const told = await send<{ version: number }>('/api/days', { version: version.current, plan }, 'PUT');
-        sending.current = false;
-        setSent((n) => n + 1);
+        setSending(false);
         if (told.ok) {
           version.current = told.data.version;
           setFailed(null);
@@ -127,7 +125,7 @@ export function useDay(first: DaySheet, day: string, person: string): DayLink {
       failed && failed.path === '' ? AGAIN_MS : REST_MS,
     );
     return () => clearTimeout(timer);
-  }, [dirty, clash, plan, key, failed, again, sent]);
+  }, [dirty, clash, sending, plan, key, failed, again]);
   // A job that was just taken in came without its minutes.
   const light = plan.jobs
     .map((j) => j.job)

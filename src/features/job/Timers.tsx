@@ -2,9 +2,12 @@ import { useEffect, useState } from 'react';
 import { Action, Second } from '../../ui/Action';
 import { Dialog } from '../../ui/Dialog';
 import { TextField } from '../../ui/Field';
-import { Meanwhile } from '../day/Meanwhile';
+import { later } from '../../ui/later';
 import type { Refused } from './store';
 import { useJob } from './use-job';
+
+/** Fetched with the first timer that runs long enough. */
+const Meanwhile = later(() => import('../day/Meanwhile').then((m) => m.Meanwhile));
 
 const USUAL = [
   { what: 'soak with alcohol', minutes: '3' },

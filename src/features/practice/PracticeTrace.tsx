@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import {
   entryOf,
   handHeldBy,
@@ -13,7 +13,7 @@ import { Action, Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
 import { Foot, toFoot } from '../../ui/Foot';
 import { Warn } from '../../ui/Signs';
-import { useJob } from '../job/use-job';
+import { useJob, useLink } from '../job/use-job';
 import { Chain } from '../trace/Chain';
 import { CoverFirst, useCoversOn } from '../trace/CoverFirst';
 import { Recorded } from '../trace/Recorded';
@@ -113,6 +113,13 @@ function Choose() {
 /** The run is over: how, and where its story is. */
 function Over() {
   const { job } = useJob();
+  const { unsent } = useLink();
+  const [asked, setAsked] = useState(false);
+  const to = `/practice/${job.practice?.exercise}`;
+  useEffect(() => {
+    // The story is told from what the server has: what was done last is there first.
+    if (asked && unsent === 0) window.location.assign(to);
+  }, [asked, unsent, to]);
   const over = job.practiceOver;
   if (!over || !job.practice) return null;
   const words =
@@ -131,9 +138,14 @@ function Over() {
       )}
       <Foot>
         <b className="text-[18px]">{words}</b>
-        <Action keyName="Enter" onClick={() => window.location.assign(`/practice/${job.practice?.exercise}`)}>
+        <Action keyName="Enter" onClick={() => setAsked(true)}>
           What each decision cost
         </Action>
+        {asked && unsent > 0 && (
+          <span className="note" role="status">
+            once {unsent} unsent {unsent === 1 ? 'entry is' : 'entries are'} with the server
+          </span>
+        )}
       </Foot>
     </div>
   );

@@ -6,6 +6,13 @@ import { KeysDialog, useEscape, useKeys } from '../../ui/Keys';
 import { toggleTheme } from '../../ui/ThemeButton';
 import { useFocusNeverLost } from '../../ui/use-focus-never-lost';
 
+/** To the beginning or the end of the view, wherever the focus is: what had it may have gone out of sight. */
+function scrollTo(end: boolean): void {
+  const main = document.getElementById('main');
+  const box = main && main.scrollHeight > main.clientHeight ? main : document.scrollingElement;
+  box?.scrollTo({ top: end ? box.scrollHeight : 0 });
+}
+
 /** Frame of a view that belongs to no job and has one action: its head, its floor, its keys. */
 export function SheetFrame({
   tag,
@@ -44,6 +51,8 @@ export function SheetFrame({
         n: () => void toggleTheme(),
         Enter: theOneAction,
         Space: theNext,
+        Home: () => scrollTo(false),
+        End: () => scrollTo(true),
         '?': () => setOpen(true),
         'Shift+?': () => setOpen(true),
         ...keys,
@@ -55,6 +64,7 @@ export function SheetFrame({
   const all = [
     { keys: 'Enter', does: 'the one action' },
     ...help,
+    { keys: 'Home End', does: 'to the beginning, to the end' },
     { keys: 'Escape', does: 'out of a field, to the foot' },
     { keys: 'B', does: back.words },
     { keys: 'N', does: 'night and day' },

@@ -18,10 +18,13 @@ export function useFetched<T>(url: string | null): Fetched<T> {
   const [data, setData] = useState<T | null>(null);
   const [away, setAway] = useState(false);
   const ask = useCallback(async (address: string, signal?: AbortSignal) => {
-    const res = await fetch(address, signal ? { signal } : {}).catch(() => null);
+    // Given up, it ends at either of the two: while it is asked, or while the answer comes in.
+    const body = await fetch(address, signal ? { signal } : {})
+      .then(async (res) => (res.ok ? ((await res.json()) as T) : null))
+      .catch(() => null);
     if (signal?.aborted) return;
-    setAway(!res?.ok);
-    if (res?.ok) setData((await res.json()) as T);
+    setAway(body === null);
+    if (body !== null) setData(body);
   }, []);
   useEffect(() => {
     if (url === null) return;
