@@ -155,7 +155,10 @@ describe('how long a job takes yet', () => {
     // Above the middle, and not by half: seven in ten.
     expect(tasks[1]?.handsOn).toBeGreaterThan(usual);
     expect(tasks[1]?.handsOn).toBeLessThan(usual * 1.5);
-    expect(tasks[1]?.words).toBe('prove and hand over');
+    expect(tasks.map((t) => t.words)).toEqual(['take in to close up', 'prove and hand over']);
+    // One stop that is left is named once.
+    const last = tasksLeft({ ...b.state(), stop: 'close up' }, {}, now);
+    expect(last.tasks.map((t) => t.words)).toEqual(['close up', 'prove and hand over']);
   });
   it('by the record once five jobs of the model are known', () => {
     const b = bench(map);

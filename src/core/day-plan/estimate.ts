@@ -100,7 +100,7 @@ export function tasksLeft(
   };
   if (work.length > 0)
     add({
-      ...taskOf(state, 'work', `${work[0]} to ${work.at(-1)}`, work, known),
+      ...taskOf(state, 'work', [...new Set([work[0], work.at(-1)])].join(' to '), work, known),
       ...(cure > 0 ? { handsOff: cure, wait: 'it cures' } : {}),
     });
   if (!referred && left.includes('prove') && soaks) {
