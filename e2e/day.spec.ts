@@ -263,6 +263,14 @@ test('another technician’s day stands beside; a stale one is told; what came b
   };
   expect(store.items.find((s) => s.item.id === item)?.holding.onHand).toBe(2);
   await settled(page);
+  // Taken back and counted once more, it is not written off twice.
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+z');
+  await back.getByLabel('Along').fill('2');
+  await back.getByLabel('Back').fill('1');
+  await back.getByRole('button', { name: 'Book it' }).click();
+  await expect(page.getByText('it adds up')).toBeVisible();
+  await settled(page);
 
   await page.getByRole('radio', { name: 'The day' }).check();
   await expect(page.getByRole('link', { name: /hands on/ })).toHaveAttribute('href', /Bram/);

@@ -12,6 +12,7 @@ import { Refusal } from '../src/core/refusal';
 import { type Database, openDatabase } from '../src/data/database';
 import { insertJob } from '../src/data/jobs';
 import { photoPrinter } from '../src/demo/units/photo-printer';
+import { askedDay } from '../src/server/day/asked-day';
 import { busyFromCalendar } from '../src/server/day/calendar-in';
 import { dayCalendar } from '../src/server/day/calendar-out';
 import { houseOf, saveHouse } from '../src/server/day/house';
@@ -107,6 +108,10 @@ describe('a day is kept', () => {
     expect((await readDaySheet(db, '2026-11-30', 'Ines Marlow', [], NOW)).before?.start.place).toBe(
       'workshop',
     );
+  });
+  it('a page that is asked for no day shows today', () => {
+    expect(askedDay('2026-12-01', NOW)).toBe('2026-12-01');
+    for (const none of ['2026-02-30', '2026-13-01', 'soon', '', null]) expect(askedDay(none, NOW)).toBe(DAY);
   });
   it('not where it cannot be', async () => {
     await expect(saveDay(db, plan([], { person: ' ' }), 0)).rejects.toThrow(Refusal);
@@ -228,6 +233,13 @@ describe('as a calendar', () => {
       { from: '00:00', until: '02:00', what: 'night' },
       { from: '23:00', until: '23:59', what: 'late' },
     ]);
+  });
+  it('in: what repeats without end is not gone through without end, and said', () => {
+    const { busy: found, passed } = busy(
+      cal(...event('SUMMARY:tick', 'DTSTART:20260101T000000', 'DURATION:PT1S', 'RRULE:FREQ=SECONDLY')),
+    );
+    expect(found).toEqual([]);
+    expect(passed).toEqual(['tick: repeats more than 20,000 times before this day']);
   });
   const bad: [string, string, number, string][] = [
     ['nothing', '', 1, 'empty'],

@@ -2,9 +2,10 @@ import { describe, expect, it } from 'vitest';
 import { bench } from '../job/bench.test.fixture';
 import { Refusal } from '../refusal';
 import { normal, stream } from '../simulate';
-import type { StockItem } from '../stock';
+import type { Movement, StockItem } from '../stock';
 import { type Description, describeUnit } from '../unit';
 import {
+  cameBack,
   clockAt,
   clockIn,
   type DayHouse,
@@ -24,6 +25,7 @@ import {
   tasksLeft,
   USUAL_MINUTES,
   vanList,
+  vanOfDay,
   whyLeft,
   workOut,
 } from '.';
@@ -347,6 +349,38 @@ describe('what fits into a wait', () => {
     expect(fits(600, { parked: 'part' })).toEqual([]);
     expect(fits(600, { runs: { what: 'x', until: '' } })).toEqual([]);
     expect(fits(600, { place: 'lighthouse' })).toEqual([]);
+  });
+});
+
+describe('what came back in the van', () => {
+  const move = (kind: Movement['kind'], count: number, more: Partial<Movement> = {}): Movement => ({
+    id: 'm',
+    item: 'i',
+    at: '2026-11-27T10:00:00Z',
+    by: 'Ines',
+    kind,
+    count,
+    ...more,
+  });
+  const job = { job: { id: A, tag: 'T-1' } };
+  const of = (movements: Movement[], took: number, back: number) =>
+    cameBack(plan(), ['T-1'], movements, took, back);
+  it('less what the jobs of the day used, and gave back, on that day', () => {
+    expect(of([], 2, 2)).toEqual({ used: 0, missing: 0 });
+    expect(of([move('used', 2, job), move('returned', 1, job)], 3, 1)).toEqual({ used: 1, missing: 1 });
+    expect(of([move('used', 1)], 1, 1).used).toBe(0);
+    expect(of([move('used', 1, { job: { id: B, tag: 'T-2' } })], 1, 1).used).toBe(0);
+    expect(of([move('used', 1, { ...job, at: '2026-11-26T23:59:00Z' })], 1, 1).used).toBe(0);
+    expect(of([move('used', 0.1, job), move('used', 0.2, job)], 0.3, 0)).toEqual({ used: 0.3, missing: 0 });
+  });
+  it('counted again, nothing is written down twice; of another day or person it is not this van', () => {
+    const mine = { why: `${vanOfDay(plan())}: 2 along, 0 used, 1 back` };
+    expect(of([move('written off', 1, mine)], 2, 1).missing).toBe(0);
+    expect(of([move('written off', 1, mine)], 2, 2).missing).toBe(-1);
+    expect(of([move('written off', 1, mine), move('found', 1, mine)], 2, 1).missing).toBe(1);
+    expect(of([move('written off', 1, { why: 'cracked' })], 2, 1).missing).toBe(1);
+    const theirs = { why: `${vanOfDay({ person: 'Bram', day: '2026-11-27' })}: 1 along` };
+    expect(of([move('written off', 1, theirs)], 2, 1).missing).toBe(1);
   });
 });
 

@@ -1,3 +1,4 @@
+export { cameBack, vanOfDay } from './came-back';
 export { clockAt, minutesAt, minutesTo, momentAt } from './clock';
 export { PLANNED_SHARE, type StopMinutes, sumOf, tasksLeft, USUAL_MINUTES } from './estimate';
 export { learnedTravel } from './learned-travel';

@@ -2,7 +2,7 @@ import type { ChemistryRow } from '../chemistry';
 import { Refusal } from '../refusal';
 import { chargeLeftFrom } from '../sums';
 import { ageMonths, readDateCode } from '../unit';
-import type { StockCell } from './types';
+import type { StockCell, StockItem } from './types';
 
 /** What the shelf says of a cell. */
 export interface CellSaid {
@@ -98,3 +98,26 @@ export function cellSaid(cell: StockCell, rows: ChemistryRow[], today: string): 
     ],
   };
 }
+
+/**
+ * Whether a thing of the store may go in anywhere: not past its last day, no spent cell.
+ *
+ * @param item of the store
+ * @param rows chemistry in force
+ * @param today as 2026-11-27
+ * @returns false for what only stands there
+ * @example isUsable({ ...glue, useBy: '2026-11-26' }, CHEMISTRY_ROWS, '2026-11-27') // false
+ */
+export const isUsable = (
+  { useBy, cell }: Pick<StockItem, 'useBy' | 'cell'>,
+  rows: ChemistryRow[],
+  today: string,
+): boolean =>
+  (useBy === undefined || useBy >= today) &&
+  !(
+    cell &&
+    isSpent(
+      cell,
+      rows.find((r) => r.chemistry === cell.chemistry),
+    )
+  );

@@ -1,4 +1,4 @@
-export { type CellSaid, cellSaid } from './cell';
+export { type CellSaid, cellSaid, isUsable } from './cell';
 export { demandItem, stockFor, type Wanted } from './item';
 export { ENDS_SOON_DAYS, holdingOf, judgeMovement, type ToOrder, toOrder, usedByJob } from './ledger';
 export * from './types';

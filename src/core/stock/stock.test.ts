@@ -8,6 +8,7 @@ import {
   ENDS_SOON_DAYS,
   type Holding,
   holdingOf,
+  isUsable,
   judgeMovement,
   MOVEMENTS,
   type Movement,
@@ -223,6 +224,16 @@ describe('a cell on the shelf', () => {
     expect(said({ dateCode: '2026-W10' }).look).toBe(true);
     expect(said({}).look).toBe(false);
     expect(said({}).words).toEqual(['rest voltage not looked at']);
+  });
+  it('is of no use once it is spent, as anything is past its last day', () => {
+    const use = (more: Partial<StockItem>) => isUsable({ ...glue, ...more }, CHEMISTRY_ROWS, '2026-11-27');
+    const cell = { chemistry: 'AGM 12 V', series: 1 };
+    expect(use({})).toBe(true);
+    expect(use({ useBy: '2026-11-27' })).toBe(true);
+    expect(use({ useBy: '2026-11-26' })).toBe(false);
+    expect(use({ cell: { ...cell, restVolts: 10.5 } })).toBe(true);
+    expect(use({ cell: { ...cell, restVolts: 10.4 } })).toBe(false);
+    expect(use({ cell })).toBe(true);
   });
   it('is spent under the end of its table, each of the row counted', () => {
     expect(said({ series: 2, restVolts: 21 }).spent).toBe(false);

@@ -1,6 +1,7 @@
 import { format } from 'date-fns';
 import { useEffect, useMemo, useState } from 'react';
 import type { JobSummary } from '../../core/job';
+import { alongRows } from '../../ui/along-rows';
 import { Wrong } from '../../ui/Field';
 import { Frame } from '../../ui/Frame';
 import { Head } from '../../ui/Head';
@@ -28,12 +29,6 @@ const HELP = [
   { keys: 'N', does: 'night and day' },
   { keys: '?', does: 'these keys' },
 ];
-
-const step = (by: number) => {
-  const rows = [...document.querySelectorAll<HTMLElement>('[data-row]')];
-  const at = rows.indexOf(document.activeElement as HTMLElement);
-  rows[Math.max(0, Math.min(rows.length - 1, at + by))]?.focus();
-};
 
 function List({
   title,
@@ -105,8 +100,8 @@ export function Bench({
   }, []);
   const bindings = useMemo(
     () => ({
-      ArrowDown: () => step(1),
-      ArrowUp: () => step(-1),
+      ArrowDown: () => alongRows(1),
+      ArrowUp: () => alongRows(-1),
       n: () => void toggleTheme(),
       c: () => setScanning(true),
       p: () => window.location.assign('/practice'),

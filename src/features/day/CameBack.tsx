@@ -1,34 +1,21 @@
 import { useState } from 'react';
-import type { VanLine } from '../../core/day-plan';
+import { ulid } from 'ulid';
+import { cameBack, type VanLine, vanOfDay } from '../../core/day-plan';
 import type { Movement } from '../../core/stock';
 import { Second } from '../../ui/Action';
 import { TextField, Wrong } from '../../ui/Field';
-import type { StoreLink } from '../stores/use-store';
+import { author } from '../job/author';
+import { send } from '../units/send';
 import type { DayLink } from './use-day';
 
-/** How many of a thing the jobs of a day used up on that day. */
-async function usedOn(item: string, day: string, tags: Set<string>): Promise<number | null> {
-  const res = await fetch(`/api/stock/${item}/movements`).catch(() => null);
-  if (!res?.ok) return null;
-  const lines = (await res.json()) as Movement[];
-  return lines.reduce((n, m) => {
-    if (m.at.slice(0, 10) !== day || !m.job || !tags.has(m.job.tag)) return n;
-    return m.kind === 'used' ? n + m.count : m.kind === 'returned' ? n - m.count : n;
-  }, 0);
-}
-
 /** What of the store came back in the van: counted, and a difference written down as one. */
-export function CameBack({ link, lines, store }: { link: DayLink; lines: VanLine[]; store: StoreLink }) {
+export function CameBack({ link, lines }: { link: DayLink; lines: VanLine[] }) {
   const { plan, offers, change } = link;
   const [counts, setCounts] = useState<Record<string, { took: string; back: string }>>({});
   const [wrong, setWrong] = useState<{ item: string; reason: string } | null>(null);
   const [told, setTold] = useState<Record<string, string>>({});
-  const tags = new Set(
-    plan.jobs.flatMap((j) => {
-      const o = offers.find((x) => x.job === j.job);
-      return o ? [o.tag] : [];
-    }),
-  );
+  const [busy, setBusy] = useState(false);
+  const tags = plan.jobs.flatMap((j) => offers.find((x) => x.job === j.job)?.tag ?? []);
   const booked = new Map(plan.van.back.map((b) => [b.item, b]));
   const book = async (item: string) => {
     const { took = '1', back = '' } = counts[item] ?? {};
@@ -36,26 +23,37 @@ export function CameBack({ link, lines, store }: { link: DayLink; lines: VanLine
     if (!(t > 0)) return setWrong({ item, reason: 'how many went along, over 0' });
     if (back.trim() === '' || !(b >= 0)) return setWrong({ item, reason: 'how many came back, 0 or more' });
     if (b > t) return setWrong({ item, reason: `${t} went along: no more can come back` });
-    const used = await usedOn(item, plan.day, tags);
-    if (used === null) return setWrong({ item, reason: 'the server does not answer: try again' });
-    const off = Math.round((t - used - b) * 1000) / 1000;
-    if (off !== 0) {
-      const failed = await store.move({
-        item,
-        kind: off > 0 ? 'written off' : 'found',
-        count: Math.abs(off),
-        why: `van of ${plan.day}: ${t} along, ${used} used, ${b} back`,
-      });
-      if (failed) return setWrong({ item, reason: failed.reason });
+    setBusy(true);
+    const res = await fetch(`/api/stock/${item}/movements`).catch(() => null);
+    if (!res?.ok) {
+      setBusy(false);
+      return setWrong({ item, reason: 'the server does not answer: try again' });
     }
+    const { used, missing } = cameBack(plan, tags, (await res.json()) as Movement[], t, b);
+    if (missing !== 0) {
+      const sent = await send('/api/stock/movements', {
+        id: ulid(),
+        item,
+        at: new Date().toISOString(),
+        by: author.get(),
+        kind: missing > 0 ? 'written off' : 'found',
+        count: Math.abs(missing),
+        why: `${vanOfDay(plan)}: ${t} along, ${used} used, ${b} back`,
+      });
+      if (!sent.ok) {
+        setBusy(false);
+        return setWrong({ item, reason: sent.failure.reason });
+      }
+    }
+    setBusy(false);
     setWrong(null);
     setTold({
       ...told,
       [item]:
-        off > 0
-          ? `${off} missing: written off`
-          : off < 0
-            ? `${-off} more than there should be: written down as found`
+        missing > 0
+          ? `${missing} missing: written off`
+          : missing < 0
+            ? `${-missing} more than there should be: written down as found`
             : 'it adds up',
     });
     change({
@@ -105,7 +103,7 @@ export function CameBack({ link, lines, store }: { link: DayLink; lines: VanLine
                     value={now.back}
                     onChange={(e) => put({ back: e.target.value })}
                   />
-                  <Second small type="submit" disabled={store.busy}>
+                  <Second small type="submit" disabled={busy}>
                     Book it
                   </Second>
                   {wrong?.item === item && <Wrong>{wrong.reason}</Wrong>}

@@ -12,6 +12,7 @@ import { addDays, format, parseISO } from 'date-fns';
 import { useEffect, useMemo, useState } from 'react';
 import { clockIn, type DaySheet, minutesTo, type PlannedJob } from '../../core/day-plan';
 import { Action, Second } from '../../ui/Action';
+import { alongRows } from '../../ui/along-rows';
 import { Choices, TextField, Wrong } from '../../ui/Field';
 import { Foot } from '../../ui/Foot';
 import { author } from '../job/author';
@@ -43,12 +44,6 @@ const HELP = [
 
 type Shows = 'day' | 'van';
 
-const rows = () => [...document.querySelectorAll<HTMLElement>('[data-row]')];
-const step = (by: number) => {
-  const all = rows();
-  const at = all.indexOf(document.activeElement as HTMLElement);
-  all[Math.max(0, Math.min(all.length - 1, at + by))]?.focus();
-};
 const goTo = (day: string, person: string) =>
   window.location.assign(`/day?day=${day}&person=${encodeURIComponent(person)}`);
 const other = (day: string, by: number) => format(addDays(parseISO(day), by), 'yyyy-MM-dd');
@@ -134,8 +129,8 @@ export function DayView({
       if (id) moveTo(id, ids.indexOf(id) + by_);
     };
     return {
-      ArrowDown: () => step(1),
-      ArrowUp: () => step(-1),
+      ArrowDown: () => alongRows(1),
+      ArrowUp: () => alongRows(-1),
       'Alt+ArrowDown': () => move(1),
       'Alt+ArrowUp': () => move(-1),
       ',': () => goTo(other(day, -1), person),

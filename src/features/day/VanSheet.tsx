@@ -3,7 +3,6 @@ import type { VanLine, VanList } from '../../core/day-plan';
 import { Second } from '../../ui/Action';
 import { TextField, Wrong } from '../../ui/Field';
 import { useFetched } from '../sheet/use-fetched';
-import { useStore } from '../stores/use-store';
 import { CameBack } from './CameBack';
 import type { DayLink } from './use-day';
 
@@ -97,6 +96,7 @@ export function VanSheet({ link }: { link: DayLink }) {
     );
   const groups = [data.tools, data.consumables, data.parts, data.spares];
   const all = groups.flat();
+  const along = [...data.parts, ...data.spares].filter((l) => l.item && ticked.has(l.key));
   const inside = all.filter((l) => ticked.has(l.key)).length;
   return (
     <section aria-label="The van" className="grid gap-4">
@@ -180,22 +180,12 @@ export function VanSheet({ link }: { link: DayLink }) {
           </p>
         </section>
       )}
-      {all.length === 0 && data.missing.length === 0 && (
+      {all.length === 0 && data.missing.length === 0 && data.unknown.length === 0 && (
         <p className="note">
-          Nobody knows yet what these jobs want. Trace or plan them, or add to their kit.
+          These jobs want nothing that is known. Add to their kit in Plan what is to go along.
         </p>
       )}
-      <CameBackWhenLoaded
-        link={link}
-        lines={[...data.parts, ...data.spares].filter((l) => l.item && ticked.has(l.key))}
-      />
+      {along.length > 0 && <CameBack link={link} lines={along} />}
     </section>
   );
-}
-
-/** The store is asked only where something of it went along. */
-function CameBackWhenLoaded({ link, lines }: { link: DayLink; lines: VanLine[] }) {
-  const store = useStore({ items: [], order: [] });
-  if (lines.length === 0) return null;
-  return <CameBack link={link} lines={lines} store={store} />;
 }

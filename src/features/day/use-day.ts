@@ -10,6 +10,8 @@ const AGAIN_MS = 5000;
 /** Steps that can be taken back. */
 const MOST_UNDO = 50;
 
+const AWAY: Failure = { reason: 'the server does not answer: try again', path: '' };
+
 const idsOf = (plan: DayPlan) => plan.jobs.map((j) => j.job).join(',');
 const keyOf = (day: string, person: string) => `mulch-day-${day}-${person}`;
 
@@ -66,7 +68,6 @@ export function useDay(first: DaySheet, day: string, person: string): DayLink {
   latest.current = plan;
   // What is changed while something is on its way goes with the next.
   const [sending, setSending] = useState(false);
-
   const key = keyOf(day, person);
   useEffect(() => {
     const zone = Intl.DateTimeFormat().resolvedOptions().timeZone;
@@ -144,7 +145,7 @@ export function useDay(first: DaySheet, day: string, person: string): DayLink {
     learned: sheet.learned,
     others: sheet.others,
     people: sheet.people,
-    failed: clash ? null : failed,
+    failed: failed?.path === '/version' ? null : failed,
     clash,
     saved: !dirty,
     version: version.current,
@@ -162,7 +163,7 @@ export function useDay(first: DaySheet, day: string, person: string): DayLink {
     canUndo: past.length > 0,
     async theirs() {
       const next = await again(idsOf(plan));
-      if (!next?.plan) return;
+      if (!next?.plan) return setFailed(AWAY);
       version.current = next.version;
       setPlan(next.plan);
       setDirty(false);
@@ -172,7 +173,7 @@ export function useDay(first: DaySheet, day: string, person: string): DayLink {
     },
     mine() {
       void again(idsOf(plan)).then((next) => {
-        if (!next) return;
+        if (!next) return setFailed(AWAY);
         version.current = next.version;
         setClash(false);
         setFailed(null);

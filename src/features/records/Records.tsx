@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { RecordAsked, RecordChoices, RecordRow, Taught } from '../../core/record';
 import { Second } from '../../ui/Action';
+import { alongRows } from '../../ui/along-rows';
 import { Choices, Wrong } from '../../ui/Field';
 import { Foot } from '../../ui/Foot';
 import { SheetFrame } from '../sheet/SheetFrame';
@@ -22,12 +23,6 @@ const HELP = [
   { keys: '↑ ↓', does: 'along the jobs' },
   { keys: 'Ctrl K', does: 'find anything' },
 ];
-
-const step = (by: number) => {
-  const rows = [...document.querySelectorAll<HTMLElement>('[data-row]')];
-  const at = rows.indexOf(document.activeElement as HTMLElement);
-  rows[Math.max(0, Math.min(rows.length - 1, at + by))]?.focus();
-};
 
 /** The record: every job there was, found by what one remembers of it, and what they teach together. */
 export function Records({
@@ -58,8 +53,8 @@ export function Records({
       '/': () => document.querySelector<HTMLElement>('[data-key=find]')?.focus(),
       j: () => setShows('jobs'),
       w: () => setShows('figures'),
-      ArrowDown: () => step(1),
-      ArrowUp: () => step(-1),
+      ArrowDown: () => alongRows(1),
+      ArrowUp: () => alongRows(-1),
     }),
     [],
   );

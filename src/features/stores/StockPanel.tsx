@@ -84,6 +84,7 @@ export function StockPanel({
             item.supplier ?? '',
             item.reference ?? '',
             item.useBy ? `use by ${item.useBy}` : '',
+            item.litres === undefined ? '' : `${item.litres}\u00a0L each`,
           ]
             .filter(Boolean)
             .join(', ')}

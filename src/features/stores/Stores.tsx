@@ -2,6 +2,7 @@ import { useMemo, useRef, useState } from 'react';
 import type { ChemistryRow } from '../../core/chemistry';
 import { placeOf, type ToOrder } from '../../core/stock';
 import { Second } from '../../ui/Action';
+import { alongRows } from '../../ui/along-rows';
 import { Choices, TextField, Wrong } from '../../ui/Field';
 import { Foot } from '../../ui/Foot';
 import { LongList } from '../../ui/LongList';
@@ -17,12 +18,6 @@ const HELP = [
   { keys: 'O', does: 'what to order' },
   { keys: '↑ ↓', does: 'along the things' },
 ];
-
-const step = (by: number) => {
-  const rows = [...document.querySelectorAll<HTMLElement>('[data-row]')];
-  const at = rows.indexOf(document.activeElement as HTMLElement);
-  rows[Math.max(0, Math.min(rows.length - 1, at + by))]?.focus();
-};
 
 /** The store: what there is, where it lies, for whom it is set aside, what to order. */
 export function Stores({
@@ -48,8 +43,8 @@ export function Stores({
       '/': () => document.querySelector<HTMLElement>('[data-key=find]')?.focus(),
       a: () => setAdding(true),
       o: () => setShows('order'),
-      ArrowDown: () => step(1),
-      ArrowUp: () => step(-1),
+      ArrowDown: () => alongRows(1),
+      ArrowUp: () => alongRows(-1),
     }),
     [],
   );

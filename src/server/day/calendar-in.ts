@@ -171,7 +171,11 @@ export function busyFromCalendar(
       if (other.event.isRecurrenceException() && other.event.uid === event.uid)
         event.relateException(other.event);
     const repeats = event.iterator();
-    for (let k = 0, next = repeats.next(); next && k < MOST_REPEATS; k++, next = repeats.next()) {
+    for (let k = 0, next = repeats.next(); next; k++, next = repeats.next()) {
+      if (k === MOST_REPEATS) {
+        passed.push(`${what}: repeats more than ${MOST_REPEATS.toLocaleString('en')} times before this day`);
+        break;
+      }
       const { item, startDate, endDate } = event.getOccurrenceDetails(next);
       if (!put(startDate, endDate, item.summary || what, line)) break;
     }

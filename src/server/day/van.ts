@@ -1,6 +1,8 @@
 import type { VanList } from '../../core/day-plan';
+import { isUsable } from '../../core/stock';
 import type { Database } from '../../data/database';
 import { dayOf } from '../../data/days';
+import { chemistryOf } from '../chemistry';
 import { Problem } from '../problem';
 import { readStore } from '../stock/store';
 import { beside } from '../threads/beside';
@@ -26,7 +28,9 @@ export async function vanOf(db: Database, day: string, person: string): Promise<
     const place = said.get(s.id) || s.place;
     return place ? { ...s, place } : s;
   });
-  const { items } = await readStore(db.read, day);
+  const { rows } = await chemistryOf(db.read);
+  // What is past its last day or spent is left on its shelf.
+  const items = (await readStore(db.read, day)).items.filter((s) => isUsable(s.item, rows, day));
   const { house } = await houseOf(db.read);
   return beside('vanList')([states, items, house, plan.start.place]);
 }

@@ -9,6 +9,7 @@ import { trace } from '../../core/trace';
 import { van } from '../../core/van';
 import { JobFileSchema } from '../../schemas/job-file';
 import { checkJson, textOf } from '../body';
+import { busyFromCalendar } from '../day/calendar-in';
 import { guardOf } from '../guard';
 import { judgeStory } from '../judge-story';
 import { readMapFile } from '../map-file';
@@ -25,6 +26,8 @@ export const HEAVY = {
   day,
   workOut: (q: Parameters<typeof workOut>) => workOut(...q),
   vanList: (q: Parameters<typeof vanList>) => vanList(...q),
+  readCalendar: ({ text, day, zone }: { text: string; day: string; zone: string }) =>
+    busyFromCalendar(text, day, zone),
   readMap: ({ bytes, called }: { bytes: Uint8Array; called: string }) => readMapFile(bytes, called),
   readJobFile: ({ bytes }: { bytes: Uint8Array }) => checkJson(textOf(bytes), guardOf(JobFileSchema)),
   judgeStory,

@@ -1,8 +1,8 @@
 import type { BusyTime } from '../../../core/day-plan';
 import { demandDay } from '../../../core/job';
 import { Type } from '../../../core/schema/words';
-import { busyFromCalendar } from '../../day/calendar-in';
 import { endpoint } from '../../endpoint';
+import { beside } from '../../threads/beside';
 import { CalendarSchema } from './schema';
 
 /** When somebody is busy on a day, by their calendar; nothing of it is kept. */
@@ -20,6 +20,6 @@ export const readCalendar = endpoint({
   status: 200,
   handle({ body, params }) {
     demandDay(params.day ?? '', '/day');
-    return busyFromCalendar(body.text, params.day ?? '', body.zone);
+    return beside('readCalendar')({ text: body.text, day: params.day ?? '', zone: body.zone });
   },
 });
