@@ -308,6 +308,19 @@ describe('too many to go over all', () => {
     );
     expect(stopped).toBeGreaterThan(10);
   });
+  it('a must that only seems to fit holds the bound up by nothing', () => {
+    // Its wait is over one minute too late: it is left, and the day is done at once.
+    const late = job('a', {
+      mustToday: true,
+      worth: 0,
+      mayLeave: true,
+      until: 490,
+      tasks: [{ id: 't', handsOn: 0, handsOff: 1 }],
+    });
+    const a = day(shop({ jobs: [late], timeLimitMs: 0 }));
+    expect(a).toMatchObject({ left: ['a'], finish: 480 });
+    expect(a.lowerBound.finish).toBeLessThanOrEqual(480);
+  });
   it('ends when it is told to', () => {
     const a = day({ ...many(20), timeLimitMs: 1 });
     expect(faults(many(20), a)).toEqual([]);

@@ -4,7 +4,7 @@ import { exact, MOST_IN_A_SET, type Plan } from './exact';
 import { holds } from './holds';
 import { type Problem, readDay, type Step } from './problem';
 import { search } from './search';
-import type { DayAnswer, DayRequest } from './types';
+import type { DayAnswer, DayRequest, DayValue } from './types';
 import { atStart, clear, compare, step, type Walk, worthOf } from './walk';
 
 /** Steps walked for a first good day, before all are gone over. */
@@ -55,11 +55,11 @@ function best(p: Problem, request: DayRequest): { plan: Plan; whole: boolean } {
 }
 
 /** What no day can be better than. When it ends is told for days that leave no more than the one found. */
-function boundOf(p: Problem, worthLeft: number): DayAnswer['lowerBound'] {
+function boundOf(p: Problem, { mustLeft, worthLeft }: DayValue): DayAnswer['lowerBound'] {
   const root = bounds(p)(atStart(p));
   const least = Math.max(0, root?.worthLeft ?? 0);
   // Whoever leaves more may be done sooner.
-  const asMuch = root !== null && least >= worthLeft - 1e-9;
+  const asMuch = root !== null && root.mustLeft >= mustLeft && least >= worthLeft - 1e-9;
   return { worthLeft: least, finish: asMuch ? root.finish : p.start.at };
 }
 
@@ -180,7 +180,7 @@ export function dayWithWays(request: DayRequest): { answer: DayAnswer; ways: Way
     travelMinutes: travel,
     ...(likely === undefined ? {} : { holds: likely }),
     optimal: whole,
-    lowerBound: whole ? { worthLeft, finish } : boundOf(p, worthLeft),
+    lowerBound: whole ? { worthLeft, finish } : boundOf(p, plan.value),
   };
   return { answer, ways };
 }
