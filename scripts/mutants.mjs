@@ -26,7 +26,7 @@ const run = spawnSync(
     'run',
     ...(files.length ? ['--mutate', files.join(',')] : []),
   ],
-  { stdio: 'inherit' },
+  { stdio: 'inherit', env: { ...process.env, MUTANTS: (asked.length ? asked : topics).join(' ') } },
 );
 if (run.status) process.exit(run.status);
 
