@@ -6,7 +6,8 @@
  */
 export default {
   testRunner: 'vitest',
-  plugins: ['@stryker-mutator/vitest-runner'],
+  plugins: ['@stryker-mutator/vitest-runner', './scripts/mutants-drawn.mjs'],
+  ignorers: ['drawn'],
   vitest: { configFile: 'vitest.mutants.config.ts', related: false },
   coverageAnalysis: 'perTest',
   // A table that is read before the first test costs a run of all tests per figure.
