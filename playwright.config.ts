@@ -11,6 +11,8 @@ export default defineConfig({
   outputDir: './test-results/browser',
   use: {
     viewport: { width: 1280, height: 800 },
+    // A page's first act is to keep all of Mulch beside it: seconds of work that only a few tests are about.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [

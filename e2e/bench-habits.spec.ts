@@ -3,6 +3,9 @@ import { alive, allSent, expect, freshJob, test } from './bench-test';
 import { startMulch } from './mulch';
 import { slug, viewsOf } from './views';
 
+// Mulch as it is used: kept beside the page.
+test.use({ serviceWorkers: 'allow' });
+
 test.describe('in another time zone than the server', () => {
   test.use({ timezoneId: 'Asia/Tokyo' });
   test('times are those of the bench', async ({ page, demo }) => {

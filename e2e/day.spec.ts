@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
-import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { alive, allSent, expect, foot, test } from './bench-test';
 import { type Described, described } from './carried';
+import { axe } from './faults';
 import { byKey } from './hands';
 import { startMulch } from './mulch';
 
@@ -171,7 +171,7 @@ test('a day by key, of units that were described from nothing: places, times, or
   expect(ics).toContain(`SUMMARY:${crane} Boat crane lamp`);
   expect(ics).toContain('LOCATION:boat yard');
 
-  const { violations } = await new AxeBuilder({ page }).analyze();
+  const { violations } = await axe(page).analyze();
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.any[0]?.message)}`)).toEqual([]);
   await page.setViewportSize({ width: 390, height: 844 });
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);

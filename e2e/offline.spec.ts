@@ -6,6 +6,9 @@ import sharp from 'sharp';
 import { alive, allSent, expect, freshJob, test } from './bench-test';
 import { type Running, startMulch } from './mulch';
 
+// Mulch as it is used: kept beside the page.
+test.use({ serviceWorkers: 'allow' });
+
 const root = mkdtempSync(path.join(tmpdir(), 'mulch-offline-'));
 const data = path.join(root, 'data');
 let mulch: Running;

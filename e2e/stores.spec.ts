@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
-import AxeBuilder from '@axe-core/playwright';
 import { alive, allSent, expect, foot, test } from './bench-test';
 import { type Described, described, exactly, toSwap } from './carried';
+import { axe } from './faults';
 import { byKey } from './hands';
 
 const WINCH: Described = {
@@ -59,7 +59,7 @@ test('the store by key: a thing is taken in, moved, counted, and what is wrong i
   await page.reload();
   await alive(page);
   await expect(page.getByRole('region', { name: 'Things of the store' })).toContainText('button lead 3-way');
-  const { violations } = await new AxeBuilder({ page }).analyze();
+  const { violations } = await axe(page).analyze();
   expect(violations.map((v) => v.id)).toEqual([]);
   await page.setViewportSize({ width: 390, height: 844 });
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);

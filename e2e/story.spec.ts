@@ -3,6 +3,9 @@ import type { Page } from '@playwright/test';
 import { alive, allSent, cameOff, expect, freshJob, letGo, test } from './bench-test';
 import { startMulch } from './mulch';
 
+// Mulch as it is used: kept beside the page.
+test.use({ serviceWorkers: 'allow' });
+
 const gate = async (page: Page, name: string, reading: string) => {
   const panel = page.getByRole('region', { name: `Gate: ${name}` });
   await panel.getByRole('checkbox').check();
