@@ -99,12 +99,14 @@ export function readDateCode(text: string): DateCode {
  *
  * @param code as read
  * @param now ISO time
- * @returns whole calendar months since its last day, under 0 when it lies ahead
+ * @returns whole calendar months since its last day, 0 within its span, under 0 when all of it lies ahead
  * @example ageMonths(readDateCode('2025-11-26'), '2026-11-26T08:00:00Z') // 12
  */
 export function ageMonths(code: DateCode, now: string): number {
   const [made, here] = [new Date(`${code.to}T00:00:00Z`), new Date(now)];
   const months =
     (here.getUTCFullYear() - made.getUTCFullYear()) * 12 + here.getUTCMonth() - made.getUTCMonth();
-  return here.getUTCDate() < made.getUTCDate() ? months - 1 : months;
+  const whole = here.getUTCDate() < made.getUTCDate() ? months - 1 : months;
+  // Within the week or the month that the code names it is new, not ahead of its time.
+  return new Date(`${code.from}T00:00:00Z`) <= here ? Math.max(0, whole) : whole;
 }
