@@ -125,5 +125,6 @@ export function picturesWanted(
       },
     ];
   });
+  pictures.sort((a, b) => b.plugs.length - a.plugs.length);
   return { pictures, fewest: exact !== null };
 }
