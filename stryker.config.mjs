@@ -12,7 +12,7 @@ export default {
   coverageAnalysis: 'perTest',
   // A table that is read before the first test costs a run of all tests per figure.
   ignoreStatic: true,
-  mutate: ['src/core/**/*.ts', '!src/core/**/*.test.ts', '!src/core/**/*.fixture.ts'],
+  mutate: ['src/core/**/*.ts', '!src/core/**/*.test.ts', '!src/core/**/*.{fixture,test.reference}.ts'],
   incremental: true,
   incrementalFile: 'reports/mutants/incremental.json',
   reporters: ['clear-text', 'json', 'progress'],

@@ -27,7 +27,7 @@ if (unknown.length) {
 const files = asked.flatMap((t) => [
   `src/core/${t}/**/*.ts`,
   `!src/core/${t}/**/*.test.ts`,
-  `!src/core/${t}/**/*.fixture.ts`,
+  `!src/core/${t}/**/*.{fixture,test.reference}.ts`,
 ]);
 const run = spawnSync(
   process.execPath,
