@@ -16,10 +16,18 @@ function slow(r: OrderRequest): number {
     minutes: number,
   ) => {
     if (minutes >= best) return;
+    const open = (r.keep ?? []).filter((k) => done.has(k.from) && !done.has(k.until));
     if (r.goal.every((g) => done.has(g))) {
       best = minutes;
       return;
     }
+    const flip = (to: string | null) => {
+      if (to === null || to === side) return 0;
+      const table = r.flipMinutes;
+      if (typeof table === 'number') return table;
+      if (side === null) return table.other ?? 0;
+      return table[`${side} ${to}`] ?? table[`${to} ${side}`] ?? table.other ?? 0;
+    };
     for (const m of by.values()) {
       if (done.has(m.id)) continue;
       if (!(m.after ?? []).every((a) => done.has(a))) continue;
@@ -31,17 +39,14 @@ function slow(r: OrderRequest): number {
         if (!(w.after ?? []).every((a) => done.has(a))) continue;
         let cost = minutes + w.minutes;
         if (w.tool !== null && w.tool !== tool) cost += r.toolMinutes;
-        if (w.sideUp !== null && w.sideUp !== side) {
-          const table = r.flipMinutes;
-          cost +=
-            typeof table === 'number'
-              ? table
-              : side === null
-                ? (table.other ?? 0)
-                : (table[`${side} ${w.sideUp}`] ?? table[`${w.sideUp} ${side}`] ?? table.other ?? 0);
-        }
         if (m.power && m.power !== power) cost += r.powerMinutes ?? 0;
-        walk(new Set([...done, m.id]), w.tool ?? tool, w.sideUp ?? side, m.power ?? power, cost);
+        const begins = (r.keep ?? []).filter((k) => k.from === m.id && !done.has(k.until));
+        // What asks for no side is done as it lies, or is turned for what is to be kept from then on.
+        const ups = w.sideUp !== null ? [w.sideUp] : [side, ...begins.flatMap((k) => k.sides)];
+        for (const up of new Set(ups)) {
+          if (up !== null && [...open, ...begins].some((k) => !k.sides.includes(up))) continue;
+          walk(new Set([...done, m.id]), w.tool ?? tool, up, m.power ?? power, cost + flip(up));
+        }
       }
     }
   };
@@ -111,6 +116,45 @@ describe('order', () => {
       }),
       { numRuns: 400 },
     );
+  });
+
+  it('with sides to keep too, and where nothing keeps them it says so', () => {
+    const kept = problem.chain((r) =>
+      fc
+        .array(
+          fc.record({
+            from: fc.constantFrom(...r.moves.map((m) => m.id)),
+            until: fc.constantFrom(...r.moves.map((m) => m.id)),
+            sides: fc.constantFrom<string[][]>(['top'], ['under'], ['top', 'under']),
+          }),
+          { minLength: 1, maxLength: 2 },
+        )
+        .map(
+          (keep): OrderRequest => ({
+            ...r,
+            keep: keep.filter((k) => k.from !== k.until && !r.done?.includes(k.from)),
+          }),
+        ),
+    );
+    let ways = 0;
+    let none = 0;
+    fc.assert(
+      fc.property(kept, (r) => {
+        const want = slow(r);
+        if (want === Number.POSITIVE_INFINITY) {
+          expect(refusal(r)).not.toBeNull();
+          none++;
+          return;
+        }
+        const got = order(r);
+        expect(got.optimal).toBe(true);
+        expect(got.minutes).toBeCloseTo(want, 9);
+        expect(got.lowerBound).toBeCloseTo(got.minutes, 9);
+        ways++;
+      }),
+      { numRuns: 400 },
+    );
+    expect(Math.min(ways, none)).toBeGreaterThan(3);
   });
 
   it('follows an example worked by hand', () => {
