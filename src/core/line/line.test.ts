@@ -455,3 +455,49 @@ describe('the twelve commonest entries of a tear-down', () => {
     expect([pen, keys]).toEqual([266, 170]);
   });
 });
+
+describe('several things that one verb is said of', () => {
+  const known: Named[] = [
+    { id: 'W3', name: 'fan lead', kind: 'plug' },
+    { id: 'W4', name: 'lamp lead', kind: 'plug' },
+    { id: 'A1', name: 'A1', kind: 'element' },
+  ];
+  const moves = (text: string, names: Named[] = []) =>
+    readText(text, names).entries.map(
+      (e) => `${e.does} ${e.name}${e.place ? ` ${e.place.label ?? e.place.kind}` : ''}`,
+    );
+  it.each<[string, string[]]>([
+    ['unplug J7, J8', ['unplug J7', 'unplug J8']],
+    ['unplug J7 and J8', ['unplug J7', 'unplug J8']],
+    ['unplug J7 + J8 & J9', ['unplug J7', 'unplug J8', 'unplug J9']],
+    ['unplug the plugs J7, J8, and J9', ['unplug J7', 'unplug J8', 'unplug J9']],
+    ['peel W4, W5 > cup 2', ['peel W4 2', 'peel W5 2']],
+    ['unplug J7, J8; lift shield', ['unplug J7', 'unplug J8', 'lift shield']],
+    // One thing, by its name.
+    ['unplug J7', ['unplug J7']],
+    ['lift pen and ink holder', ['lift pen and ink holder']],
+    ['unplug J7 motor, J8', ['unplug J7 motor J8']],
+    ['unplug black and white', ['unplug black and white']],
+  ])('“%s”', (text, want) => {
+    expect(moves(text)).toEqual(want);
+  });
+  it('names that are known, what follows the last is said of it, and no stretch is read twice', () => {
+    const read = readText('unplug fan lead and lamp lead 4p latch', known);
+    expect(read.entries.map((e) => [e.name, e.contacts, e.latch])).toEqual([
+      ['fan lead', undefined, undefined],
+      ['lamp lead', 4, true],
+    ]);
+    expect(read.doubtful).toEqual([]);
+    const at = read.spans.map((s) => `${s.from} ${s.to}`);
+    expect(new Set(at).size).toBe(at.length);
+    expect(read.spans.filter((s) => s.as === 'verb')).toHaveLength(1);
+  });
+  it('what a thing is at, or comes from, is no list', () => {
+    expect(moves('unplug J7 from A1 and A2', known)).toHaveLength(1);
+    expect(moves('4 x M3x8 J7, J8')).toHaveLength(1);
+  });
+  it('each reads back as itself', () => {
+    for (const e of readText('unplug J7, J8 > cup 2').entries)
+      expect(readText(printEntry(e)).entries).toEqual([e]);
+  });
+});

@@ -2,6 +2,7 @@ import { readMinutes, readNote, readPlace, readTool } from './beside';
 import { type Doubt, knownIn, nearTo, unreadable } from './doubt';
 import type { Doubtful, LineEntry, LineRead } from './entry';
 import { isFastener, readCount, readShape, readThread } from './fastener';
+import { listed } from './listed';
 import { type Named, namesIn } from './names';
 import { Piece, type Word, withNames } from './piece';
 import { standing } from './standing';
@@ -119,11 +120,18 @@ export function readText(text: string, names: readonly Named[] = []): LineRead {
   const doubt: Doubt = (from, to, near = []) =>
     doubtful.push({ text: text.slice(from, to), at: from, nearest: near.map((n) => n.id) });
   const spans: LineRead['spans'] = [];
-  const entries = pieces(withNames(tokens, found, plain)).flatMap((words) => {
+  const read = (words: Word[]) => {
     const piece = new Piece(words, text);
     const entry = readPiece(piece, names, doubt);
-    spans.push(...piece.spans);
+    // The verb of a list is read once.
+    spans.push(...piece.spans.filter((s) => !spans.some((t) => t.from === s.from && t.to === s.to)));
     return entry ? [entry] : [];
+  };
+  const entries = pieces(withNames(tokens, found, plain)).flatMap((words) => {
+    const of = listed(words).flatMap(read);
+    // Where the last of a list is kept, all of it is.
+    const place = of.at(-1)?.place;
+    return place ? of.map((e) => (e.place ? e : { ...e, place })) : of;
   });
   return {
     entries,
