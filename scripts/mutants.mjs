@@ -1,7 +1,7 @@
 /**
  * Puts faults into the core one at a time and sees whether a test notices.
  * `npm run mutants` for all of it, `npm run mutants -- ledger hazard` for some topics,
- * `npm run mutants -- --share 0.2 job` for a fifth of the declarations of one.
+ * `npm run mutants -- --share 0.2 job` for a fifth of the declarations of one; `--anew` believes no earlier run.
  */
 import { spawnSync } from 'node:child_process';
 import { readdirSync, readFileSync } from 'node:fs';
@@ -11,7 +11,7 @@ const topics = readdirSync('src/core', { withFileTypes: true })
   .filter((d) => d.isDirectory())
   .map((d) => d.name);
 const { values, positionals: asked } = parseArgs({
-  options: { share: { type: 'string', default: '1' } },
+  options: { share: { type: 'string', default: '1' }, anew: { type: 'boolean', default: false } },
   allowPositionals: true,
 });
 const share = Number(values.share);
@@ -27,7 +27,8 @@ if (unknown.length) {
 const files = asked.flatMap((t) => [
   `src/core/${t}/**/*.ts`,
   `!src/core/${t}/**/*.test.ts`,
-  `!src/core/${t}/**/*.{fixture,test.reference}.ts`,
+  `!src/core/${t}/**/*.fixture.ts`,
+  `!src/core/${t}/**/*.reference.ts`,
 ]);
 const run = spawnSync(
   process.execPath,
@@ -35,6 +36,7 @@ const run = spawnSync(
     'node_modules/@stryker-mutator/core/bin/stryker.js',
     'run',
     ...(files.length ? ['--mutate', files.join(',')] : []),
+    ...(values.anew ? ['--force'] : []),
   ],
   {
     stdio: 'inherit',

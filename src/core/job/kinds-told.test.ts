@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { Refusal } from '../refusal';
 import { reportOf } from '../report';
-import type { UnitMap } from '../unit';
-import { bareEnds, history, openPoints, provingLines, summarise } from '.';
+import { deriveChecks, type UnitMap } from '../unit';
+import { bareEnds, fold, foldOn, history, openPoints, preparationsOf, provingLines, summarise } from '.';
 import { bench, kiosk } from './bench.test.fixture';
 
 const MAP = kiosk(
@@ -124,6 +124,9 @@ describe('what is put in for the first time', () => {
     off.line('lift door > shelf');
     const { covers } = off.state().ledger;
     expect(covers).toHaveLength(1);
+    expect(refused(off, { type: 'item.to-fit', text: 'fit door', item: draft('door', 'part') })).toMatch(
+      /^\/item\/name door is off already/,
+    );
     off.tell({ type: 'item.to-fit', text: 'several clips', item: draft('clips', 'fastener', null) });
     expect(said(off)).toBe('To be fitted: several × clips');
     expect(off.state().ledger.covers).toEqual(covers);
@@ -490,18 +493,127 @@ describe('what has to be shown beside the failing check', () => {
 });
 
 describe('leads with bare ends', () => {
-  const wired = (hazards: Parameters<typeof kiosk>[1]) => {
-    const b = bench(kiosk([{ id: 'A1', name: 'main board', kind: 'board' }], hazards));
+  const names = (b: Bench) => bareEnds(b.state()).map((i) => i.name);
+  const opened = (more: Parameters<typeof kiosk>[1] = {}, leads?: string[]) => {
+    const b = bench(
+      kiosk(
+        [
+          { id: 'A1', name: 'main board', kind: 'board' },
+          ...(leads ? [{ id: 'B1', name: 'drive pack', kind: 'battery' as const, leads }] : []),
+        ],
+        more,
+      ),
+    );
     b.planned('A1');
     return b;
   };
-  it('wait only where a pack is in, and only those that are bare', () => {
-    const b = wired({});
+  it('wait only where a pack is in, or where they are its own', () => {
+    const b = opened();
     b.line('lift door > shelf');
     b.line('unsolder red wire');
-    b.line('unplug W2');
     expect(b.state().ledger.items.map((i) => i.joint)).toContain('solder joint');
-    expect(bareEnds(b.state())).toEqual([]);
+    expect(names(b)).toEqual([]);
+    const packed = opened({ hazards: ['cell pack'] }, ['main']);
+    packed.tell({
+      type: 'gate.passed',
+      hazard: packed.state().map.hazards[0]?.id ?? '',
+      reason: 'the pack is outside, in its pouch',
+    });
+    packed.line('lift door > shelf');
+    packed.line('unplug main');
+    packed.line('unsolder red wire');
+    expect(names(packed)).toEqual(['red wire']);
+    // Back in it is bare no more.
+    packed.tell({ type: 'item.returned', item: packed.item('red wire'), count: 1, state: 'plugged' });
+    expect(names(packed)).toEqual([]);
+  });
+});
+
+describe('folding on', () => {
+  it('what reaches back is folded from the beginning, all else from where it was', () => {
+    const b = bench(kiosk([{ id: 'A1', name: 'main board', kind: 'board' }]));
+    b.planned('A1');
+    b.line('lift door > shelf');
+    const move = b.state().ledger.moves.at(-1)?.id ?? '';
+    b.line('unplug J7');
+    b.tell({
+      type: 'move.corrected',
+      move,
+      verb: 'lift',
+      text: 'lift door > floor',
+      item: { kind: 'part', name: 'door', count: 1, place: { kind: 'shelf', label: 'floor' } },
+    });
+    b.tell({ type: 'note.added', text: 'one' });
+    b.tell({ type: 'undone', event: b.events().at(-1)?.id ?? '' } as unknown as Entry);
+    b.tell({ type: 'note.added', text: 'two' });
+    const events = b.events();
+    for (let k = 1; k <= events.length; k++) {
+      const on = foldOn(fold(events.slice(0, k)), events.slice(k));
+      expect(on.state, String(k)).toEqual(fold(events).state);
+      expect(on.events).toEqual(events);
+    }
+    expect(() => foldOn(fold(events), events.slice(0, 1))).toThrow();
+  });
+});
+
+describe('preparations', () => {
+  const lined = () => {
+    const b = bench(kiosk([{ id: 'A1', name: 'main board', kind: 'board' }]));
+    b.planned('A1');
+    return b;
+  };
+  it('are seen to line by line, a line again in its place', () => {
+    const b = lined();
+    const lines = preparationsOf(b.state());
+    const [first, second] = lines.filter((l) => !l.asks);
+    b.tell({ type: 'preparation.ticked', line: first?.id ?? '' });
+    b.tell({ type: 'preparation.ticked', line: second?.id ?? '', note: '  ' });
+    b.tell({ type: 'preparation.ticked', line: first?.id ?? '', note: ' seen twice ' });
+    expect(b.state().swap.prepared.map((p) => [p.line, p.note])).toEqual([
+      [second?.id, undefined],
+      [first?.id, 'seen twice'],
+    ]);
+    expect(said(b)).toBe(`${first?.ask}: seen twice`);
+    expect(refused(b, { type: 'preparation.ticked', line: 'no such' })).toBe(
+      '/line no such is no line of the list for A1',
+    );
+  });
+});
+
+describe('a proof', () => {
+  it('by a reading keeps it with its unit and what is open; by eye it keeps none', () => {
+    const map = kiosk([
+      {
+        id: 'A1',
+        name: 'main board',
+        kind: 'board',
+        tap: { id: 'TP1', how: 'measure', nominal: 5, tolerance: 0.2, unit: 'V' },
+      } as Parameters<typeof kiosk>[0][number],
+    ]);
+    const b = bench(map);
+    b.planned('A1', 'reseat');
+    b.line('lift door > shelf');
+    b.tell({ type: 'remedy.done' });
+    const check = deriveChecks(b.state().map).find((c) => c.tap?.expect);
+    if (!check) throw new Error('there is a tap to measure at');
+    b.tell({
+      type: 'proof.recorded',
+      check: check.id,
+      reading: 5.02,
+      source: 'meter',
+      note: 'steady',
+    } as Entry);
+    expect(b.state().proofs.at(-1)).toMatchObject({
+      reading: 5.02,
+      unit: 'V',
+      outcome: 'ok',
+      note: 'steady',
+      open: ['door'],
+    });
+    const symptom = deriveChecks(b.state().map).find((c) => !c.tap);
+    b.tell({ type: 'proof.recorded', check: symptom?.id ?? '', outcome: 'ok', source: 'eye' } as Entry);
+    expect(b.state().proofs.at(-1)).not.toHaveProperty('reading');
+    expect(b.state().proofs.at(-1)).not.toHaveProperty('note');
   });
 });
 
