@@ -343,6 +343,7 @@ describe('an entry as it is printed', () => {
       contacts: some(fc.integer({ min: 2, max: 60 })),
       wires: some(fc.integer({ min: 1, max: 40 })),
       aside: some(fc.constant(true as const)),
+      latch: some(fc.constant(true as const)),
       place: some(place),
     })
     .map((p) => bare({ does: 'unplug', takesOff: true, kind: 'plug', count: 1, ...p }));

@@ -33,7 +33,7 @@ export function printEntry(e: LineEntry): string {
     !screw && e.lengthMm !== undefined ? `${e.lengthMm} mm` : '',
     e.contacts === undefined ? '' : `${e.contacts}p`,
     e.wires === undefined ? '' : `${e.wires}w`,
-    e.latch ? 'latch' : '',
+    e.latch ? 'latched' : '',
     e.aside ? 'aside' : '',
     e.does === 'flip' ? `${e.to} up` : e.to ? `to ${e.to}` : '',
     e.minutes === undefined ? '' : `${e.minutes} min`,

@@ -21,7 +21,10 @@ function readPlugWords(piece: Piece): Pick<LineEntry, 'contacts' | 'wires' | 'la
     (w, i, all) =>
       /^(?:latch|latched|lever)$/.test(w.text) &&
       i > 0 &&
-      (out.contacts !== undefined || (MARKED.test(all[i - 1]?.text ?? '') && i === all.length - 1)),
+      // "door latch" is a name; what is latched is not.
+      (w.text === 'latched' ||
+        out.contacts !== undefined ||
+        (MARKED.test(all[i - 1]?.text ?? '') && i === all.length - 1)),
   );
   if (latch >= 0) {
     piece.take(latch, 1, 'latch');

@@ -79,6 +79,33 @@ describe('the ledger of a store', () => {
       }),
     );
   });
+  it('is what is counted line by line', () => {
+    /** What comes in and what goes out, by the word of a line alone. */
+    const into = {
+      received: 1,
+      found: 1,
+      returned: 1,
+      used: -1,
+      'written off': -1,
+      reserved: 0,
+      released: 0,
+    };
+    fc.assert(
+      fc.property(taken, ({ kept, steps }) => {
+        const h = steps.at(-1) as Holding;
+        const sum = (...kinds: string[]) =>
+          kept.filter((m) => kinds.includes(m.kind)).reduce((n, m) => n + m.count, 0);
+        expect(h.onHand).toBeCloseTo(
+          kept.reduce((n, m) => n + into[m.kind] * m.count, 0),
+          9,
+        );
+        expect(h.received).toBeCloseTo(sum('received'), 9);
+        expect(h.found).toBeCloseTo(sum('found'), 9);
+        expect(h.writtenOff).toBeCloseTo(sum('written off'), 9);
+        expect(h.used).toBeCloseTo(sum('used') - sum('returned'), 9);
+      }),
+    );
+  });
   it('is what its lines say, whenever it is read', () => {
     fc.assert(
       fc.property(taken, ({ kept, steps }) => {

@@ -10,6 +10,8 @@ export interface Ranked {
   worth: Float64Array;
   mass: Float64Array;
   minutes: Float64Array;
+  /** every element stands in the order once: none has two blocks, and of none everything was tried */
+  once: boolean;
 }
 
 /**
@@ -27,15 +29,19 @@ export function rankBlocks(bench: Bench, belief: Belief, order: Uint32Array): Ra
   const worth = new Float64Array(size);
   const mass = new Float64Array(size);
   const minutes = new Float64Array(size);
+  const seen = new Uint8Array(belief.one.length);
+  let once = size === seen.length;
   for (let i = 0; i < size; i++) {
     const k = order[i] as number;
     const e = bench.elementOf[k] as number;
+    if (seen[e]) once = false;
+    seen[e] = 1;
     element[i] = e;
     mass[i] = belief.one[e] as number;
     worth[i] = (belief.one[e] as number) * (bench.rateOf[k] as number);
     minutes[i] = bench.minutesOf[k] as number;
   }
-  return { block: order, element, worth, mass, minutes };
+  return { block: order, element, worth, mass, minutes, once };
 }
 
 /**
@@ -73,7 +79,7 @@ export function deal(
   const { element, mass } = ranked;
   const { classOf, classes, sizes } = t;
   const size = element.length;
-  if (classes === 2 && size === classOf.length) {
+  if (classes === 2 && ranked.once) {
     // The common case: inside the check or not.
     const cut = sizes[0] as number;
     let a = 0;

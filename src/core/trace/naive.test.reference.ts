@@ -61,25 +61,40 @@ export function pAnswer(r: TraceRequest, check: string, answer: string, set: Set
 const answersOf = (r: TraceRequest, check: string) =>
   r.checks.find((c) => c.id === check)?.outcomes?.map((o) => o.id) ?? ['bad', 'ok'];
 
+/** Sets that have become equal, added up. */
+function added(sets: Weighted): Weighted {
+  const merged = new Map<string, Weighted[number]>();
+  for (const { set, w } of sets) {
+    const key = [...set].sort().join('+');
+    const known = merged.get(key);
+    merged.set(key, { set, w: w + (known?.w ?? 0) });
+  }
+  return [...merged.values()];
+}
+
 function believe(r: TraceRequest): Weighted {
   let sets = priorSets(r);
   for (const entry of r.log ?? []) {
     if ('repaired' in entry) {
-      const merged = new Map<string, { set: Set<string>; w: number }>();
-      for (const s of sets) {
-        const left = new Set([...s.set].filter((x) => x !== entry.repaired));
-        if (left.size === 0 && s.set.size > 0) continue;
-        const key = [...left].sort().join('+');
-        const known = merged.get(key);
-        if (known) known.w += s.w;
-        else merged.set(key, { set: left, w: s.w });
-      }
-      sets = normal([...merged.values()]);
+      const left = sets.flatMap((s) => {
+        const set = new Set([...s.set].filter((x) => x !== entry.repaired));
+        return set.size === 0 && s.set.size > 0 ? [] : [{ set, w: s.w }];
+      });
+      sets = normal(added(left));
     } else if ('tried' in entry) {
       const fixes =
         r.elements.find((e) => e.id === entry.element)?.remedies?.find((x) => x.id === entry.tried)?.fixes ??
         1;
-      sets = normal(sets.map((s) => ({ set: s.set, w: s.set.has(entry.element) ? s.w * (1 - fixes) : s.w })));
+      // It lasts with this chance: then what else was at fault is what is left.
+      const split = sets.flatMap((s) =>
+        s.set.has(entry.element)
+          ? [
+              { set: s.set, w: s.w * (1 - fixes) },
+              { set: new Set([...s.set].filter((x) => x !== entry.element)), w: s.w * fixes },
+            ].filter((x) => x.set.size > 0)
+          : [s],
+      );
+      sets = normal(added(split));
     } else if ('reading' in entry) {
       const { reading: x, expect: e } = entry;
       const sigma = e.tolerance / 1.96;

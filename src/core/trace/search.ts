@@ -118,7 +118,7 @@ export class Search {
   told(from: Moment, c: number, room?: Uint32Array): Told {
     const table = this.model.tables[c] as AnswerTable;
     const { ranked, belief } = from;
-    const whole = ranked && ranked.element.length === belief.one.length && from.bench.plain;
+    const whole = ranked?.once && from.bench.plain;
     const dealt = whole && table.classes <= MOST_CLASSES ? deal(ranked, table, room) : null;
     const beside = from.pairs ? besideOf(from.pairs, table) : null;
     const told = dealt ? tells(belief, table, beside, dealt.mass) : tells(belief, table, beside);
