@@ -44,6 +44,14 @@ function mentions(map: UnitMap, one: (id: string) => string | null): UnitMap {
             return {
               ...rest,
               ...(under ? { under } : {}),
+              ...(f.pins
+                ? {
+                    pins: f.pins.flatMap((p) => {
+                      const on = one(p.on);
+                      return on === null ? [] : [{ ...p, on }];
+                    }),
+                  }
+                : {}),
               ...(f.shapes
                 ? {
                     shapes: f.shapes.map((s) => {

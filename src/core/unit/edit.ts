@@ -99,6 +99,11 @@ export function renameElement(map: UnitMap, from: string, to: string): UnitMap {
       ...h,
       ...(h.armedBy ? { armedBy: h.armedBy.map(one) } : {}),
       ...(h.on === undefined ? {} : { on: one(h.on) }),
+      clear: {
+        ...h.clear,
+        ...(h.clear.unplugs === undefined ? {} : { unplugs: one(h.clear.unplugs) }),
+        ...(h.clear.signals ? { signals: h.clear.signals.map(one) } : {}),
+      },
     })),
     ...(map.faces
       ? {
@@ -108,10 +113,20 @@ export function renameElement(map: UnitMap, from: string, to: string): UnitMap {
         }
       : {}),
     ...(map.headers
-      ? { headers: map.headers.map((h) => ({ ...h, at: { ...h.at, board: one(h.at.board) } })) }
+      ? {
+          // A connector and a lead that are elements are their header and their plug.
+          headers: map.headers.map((h) => ({ ...h, id: one(h.id), at: { ...h.at, board: one(h.at.board) } })),
+        }
       : {}),
     ...(map.plugs
-      ? { plugs: map.plugs.map((p) => ({ ...p, exit: { ...p.exit, board: one(p.exit.board) } })) }
+      ? {
+          plugs: map.plugs.map((p) => ({
+            ...p,
+            id: one(p.id),
+            home: one(p.home),
+            exit: { ...p.exit, board: one(p.exit.board) },
+          })),
+        }
       : {}),
     ...(channels
       ? { channels: channels.map((c) => ({ ...c, elements: swapped(c.elements, from, to) ?? [] })) }
