@@ -21,7 +21,7 @@ export default {
   tempDirName: 'reports/mutants/scratch',
   // Words are told by the screens; that each is there is no rule.
   mutator: { excludedMutations: ['StringLiteral'] },
-  ignorePatterns: ['dist', 'data', 'docs', 'drizzle', 'e2e', 'bench', 'test-results', 'reports'],
+  ignorePatterns: ['dist', 'data', 'docs', 'drizzle', 'e2e', 'test-results', 'reports'],
   timeoutMS: 8000,
   concurrency: 2,
 };

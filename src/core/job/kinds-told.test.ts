@@ -547,11 +547,12 @@ describe('folding on', () => {
     b.tell({ type: 'undone', event: b.events().at(-1)?.id ?? '' } as unknown as Entry);
     b.tell({ type: 'note.added', text: 'two' });
     const events = b.events();
-    for (let k = 1; k <= events.length; k++) {
-      const on = foldOn(fold(events.slice(0, k)), events.slice(k));
-      expect(on.state, String(k)).toEqual(fold(events).state);
-      expect(on.events).toEqual(events);
-    }
+    for (let end = 1; end <= events.length; end++)
+      for (let k = 1; k <= end; k++) {
+        const on = foldOn(fold(events.slice(0, k)), events.slice(k, end));
+        expect(on.state, `${k} to ${end}`).toEqual(fold(events.slice(0, end)).state);
+        expect(on.events).toEqual(events.slice(0, end));
+      }
     expect(() => foldOn(fold(events), events.slice(0, 1))).toThrow();
   });
 });
