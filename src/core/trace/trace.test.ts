@@ -166,6 +166,54 @@ describe('what is believed', () => {
   });
 });
 
+describe('ranked by every way on', () => {
+  it('says of each act what the look ahead says of it, but for its minutes', () => {
+    let exactly = 0;
+    fc.assert(
+      fc.property(request(false, 1, true), (r) => {
+        const ahead = trace(r);
+        fc.pre(ahead.belief.every((b) => Number.isFinite(b.p)));
+        const got = trace({ ...r, options: { ...r.options, exact: true } });
+        expect(got.belief).toEqual(ahead.belief);
+        if (got.method !== 'exact') return;
+        exactly++;
+        expect(r.options?.noFaultWeight ?? 0).toBe(0);
+        expect(new Set(got.next.map((n) => `${n.kind} ${n.id}`)).size).toBe(got.next.length);
+        for (const n of got.next) {
+          const same = ahead.next.find((a) => a.kind === n.kind && a.id === n.id);
+          if (n.kind === 'repair') {
+            const ladder = r.elements.find((e) => e.id === n.id)?.remedies;
+            // Of a ladder some rung of it; without one none.
+            expect(ladder?.map((x) => x.id) ?? [undefined]).toContain(n.remedy);
+          }
+          if (!same) continue;
+          const { expectedMinutes: _a, remedy: _r, ...told } = n;
+          const { expectedMinutes: _b, remedy: _s, ...want } = same;
+          expect(told).toEqual(want);
+        }
+        expect(got.enough).toBe(got.next[0]?.kind !== 'check');
+      }),
+      { numRuns: 60, endOnFailure: true },
+    );
+    expect(exactly).toBeGreaterThan(3);
+  });
+  it('only where single faults are all there is', () => {
+    const r: TraceRequest = {
+      elements: [
+        { id: 'a', weight: 1, repairMinutes: 5 },
+        { id: 'b', weight: 1, repairMinutes: 5 },
+      ],
+      checks: [{ id: 'tap', exercises: ['a'], minutes: 1 }],
+    };
+    const method = (options: TraceRequest['options']) =>
+      trace({ ...r, options: { ...options, exact: true } }).method;
+    expect(method({})).toBe('exact');
+    expect(method({ noFaultWeight: 0.1 })).toBe('lookahead 1');
+    expect(method({ maxFaults: 2 })).toBe('lookahead 1');
+    expect(method({ maxFaults: 2, lookahead: 2 })).toBe('lookahead 2');
+  });
+});
+
 describe('suspicion', () => {
   it('follows a Bayes example worked by hand', () => {
     // Weights 3, 1, 1. A tap after the first two comes out bad: L = 1 − 0.98·0.03 = 0.9706 inside, 0.02 outside.
