@@ -6,7 +6,7 @@
  */
 export default {
   testRunner: 'vitest',
-  plugins: ['@stryker-mutator/vitest-runner', './scripts/mutants-drawn.mjs'],
+  plugins: ['@stryker-mutator/vitest-runner', './scripts/mutants/drawn.mjs'],
   ignorers: ['drawn'],
   vitest: { configFile: 'vitest.mutants.config.ts', related: false },
   coverageAnalysis: 'perTest',

@@ -33,7 +33,7 @@ export default defineConfig({
     alias: [
       {
         find: /^fast-check$/,
-        replacement: fileURLToPath(new URL('./scripts/mutants-runs.ts', import.meta.url)),
+        replacement: fileURLToPath(new URL('./scripts/mutants/fewer-runs.ts', import.meta.url)),
       },
     ],
   },

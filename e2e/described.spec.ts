@@ -1,4 +1,6 @@
 import { alive, allSent, expect, foot, test, toStop } from './bench-test';
+import { CLOSE_UP, cameOff, described, handedOver, home, OPEN_UP, planned, SWAP } from './carried';
+import { byKey } from './hands';
 
 test('a unit just described, carried from Take in to Hand over with what it said itself', async ({
   page,
@@ -257,4 +259,42 @@ test('what is asked first finds a setting: proven, found wanting, proven again a
   await expect(page.getByRole('heading', { name: 'Handed over to harbour office' })).toBeVisible();
   await expect(page.getByRole('article')).toContainText('one was open');
   await allSent(page);
+});
+
+test('several leads in one line, by key alone: each is a thing of the tray, goes back and is proven', async ({
+  page,
+  demo,
+}) => {
+  const bench = { page, hand: byKey(page), url: demo.url };
+  await described(bench, {
+    name: 'Boat lift box',
+    does: 'Lowers the cradle',
+    covers: 'grey lid',
+    rows: [
+      { kind: 'board', what: 'relay board' },
+      { kind: 'motor', what: 'winch' },
+    ],
+    hazards: [],
+  });
+  await planned(bench, 'Cradle stands still', /^A1 /, /Replace A1/);
+  await bench.hand.stop(OPEN_UP);
+  await cameOff(bench, 'lift grey lid > shelf', 'unplug P1, P2 and P4 > shelf', 'lift relay board > shelf');
+  const tray = page.getByRole('region', { name: /^The Tray/ });
+  for (const lead of ['P1', 'P2', 'P4']) await expect(tray.getByText(lead, { exact: true })).toBeVisible();
+  await page.keyboard.press('Escape');
+  // What was said in one line is taken back one at a time.
+  await page.keyboard.press('u');
+  await page.keyboard.press('u');
+  await expect(tray.getByText('P4', { exact: true })).toHaveCount(0);
+  await expect(tray.getByText('P2', { exact: true })).toBeVisible();
+  await page.keyboard.press('Shift+U');
+  await page.keyboard.press('Shift+U');
+  await expect(tray.getByText('P4', { exact: true })).toBeVisible();
+  await bench.hand.stop(SWAP);
+  await bench.hand.type(/^What goes in/, 'new relay board');
+  await bench.hand.foot();
+  await bench.hand.stop(CLOSE_UP);
+  const did = await home(bench);
+  for (const lead of ['P1', 'P2', 'P4']) expect(did).toContain(`Plug in ${lead}`);
+  await handedOver(bench, 'slipway');
 });

@@ -14,8 +14,10 @@ const page = await browser.newPage({ viewport: SIZE });
 const jobs = (await (await fetch(`${mulch.url}/api/jobs`)).json()) as { id: string; tag: string }[];
 const id = (tag: string) => jobs.find((j) => j.tag === tag)?.id ?? '';
 const open = async (path: string) => {
-  await page.goto(mulch.url + path, { waitUntil: 'networkidle' });
+  // A job's page listens to its server for as long as it stands: it is never without a request.
+  await page.goto(mulch.url + path);
   await page.locator('.frame:not([inert])').waitFor();
+  await page.waitForFunction(() => !document.querySelector('[aria-busy=true]'));
 };
 const shoot = async (name: string) => {
   await page.mouse.move(640, 799);

@@ -188,13 +188,7 @@ describe('how long a job takes yet', () => {
   });
   it('referred, it is only handed over', () => {
     const b = bench(map);
-    b.tell({
-      type: 'intake.recorded',
-      function: map.functions[0]?.id ?? '',
-      symptom: 'silent',
-      pattern: 'always',
-      keep: [],
-    });
+    b.takenIn();
     b.tell({ type: 'job.referred', to: 'the maker', why: 'under warranty' } as never);
     expect(tasksLeft(b.state(), {}, now).tasks.map((t) => t.id)).toEqual(['hand over']);
   });

@@ -41,9 +41,13 @@ export function bench(map: UnitMap, by = 'Ines') {
     if (!found) throw new Error(`no screws of ${from}`);
     return found.id;
   };
-  const planned = (element: string, remedy = 'replace') => {
+  /** its first function fails; what else was said of it, where that matters */
+  const takenIn = (more: Partial<Extract<Told, { type: 'intake.recorded' }>> = {}) => {
     const fn = map.functions[0]?.id ?? '';
-    tell({ type: 'intake.recorded', function: fn, symptom: 'silent', pattern: 'always', keep: [] });
+    tell({ type: 'intake.recorded', function: fn, symptom: 'silent', pattern: 'always', keep: [], ...more });
+  };
+  const planned = (element: string, remedy = 'replace') => {
+    takenIn();
     tell({ type: 'plan.chosen', element, remedy, why: 'looked at' });
   };
   return {
@@ -51,6 +55,7 @@ export function bench(map: UnitMap, by = 'Ines') {
     line,
     item,
     screws,
+    takenIn,
     planned,
     state: () => record.state,
     events: () => record.events,

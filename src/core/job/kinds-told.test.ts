@@ -21,13 +21,7 @@ type Entry = Parameters<Bench['tell']>[0];
 /** A unit that is taken in, nothing planned. */
 function takenIn(map: UnitMap = MAP): Bench {
   const b = bench(map);
-  b.tell({
-    type: 'intake.recorded',
-    function: map.functions[0]?.id ?? '',
-    symptom: 'silent',
-    pattern: 'always',
-    keep: [],
-  });
+  b.takenIn();
   return b;
 }
 /** What the history says of the last entry. */
@@ -453,14 +447,7 @@ describe('what has to be shown beside the failing check', () => {
   it('a message of the unit, what the owner would lose, and media that were out', () => {
     const b = bench(MAP);
     expect(ids(b)).toEqual([]);
-    b.tell({
-      type: 'intake.recorded',
-      function: MAP.functions[0]?.id ?? '',
-      symptom: 'silent',
-      pattern: 'always',
-      unitSays: 'E 12',
-      keep: ['coin count', 'opening hours'],
-    });
+    b.takenIn({ unitSays: 'E 12', keep: ['coin count', 'opening hours'] });
     expect(ids(b)).toEqual(['message', 'keep:coin count', 'keep:opening hours']);
     expect(provingLines(b.state())[0]?.before).toBe('E 12');
     b.tell({

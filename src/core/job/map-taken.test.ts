@@ -70,15 +70,7 @@ describe('the map of a running job', () => {
   });
   it('keeps whom Take in noted, and a hazard seen at the door', () => {
     const b = bench(described);
-    b.tell({
-      type: 'intake.recorded',
-      function: described.functions[0]?.id ?? '',
-      symptom: 'stuck',
-      pattern: 'always',
-      keep: [],
-      addHazards: ['capacitor'],
-      addParties: [{ who: 'cash owner', must: 'allow' }],
-    });
+    b.takenIn({ addHazards: ['capacitor'], addParties: [{ who: 'cash owner', must: 'allow' }] });
     b.tell({ type: 'map.taken', map: grown, version: 2 });
     expect(b.state().map.parties?.map((p) => [p.who, p.must])).toEqual([
       ['weir keeper', 'told'],

@@ -54,13 +54,7 @@ describe('repeats', () => {
 describe('soak', () => {
   const mended = () => {
     const b = bench(map);
-    b.tell({
-      type: 'intake.recorded',
-      function: map.functions[0]?.id ?? '',
-      symptom: 'dumb',
-      pattern: 'rarely',
-      keep: [],
-    });
+    b.takenIn({ symptom: 'dumb', pattern: 'rarely' });
     b.tell({ type: 'plan.chosen', element: 'S1', remedy: 'set', why: 'seen' });
     b.tell({ type: 'remedy.done' });
     return b;

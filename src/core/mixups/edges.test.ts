@@ -2,46 +2,12 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Header, type HeaderLine, lineText, mixups, type Plug, picturesWanted, readLineText } from '.';
 import { harmOf } from './harm';
+import { gnd, header, nc, plug, sig, sup } from './harness.test.fixture';
 import { type Meeting, mates, reversed, shifts, straight } from './mating';
 
-const gnd: HeaderLine = { name: 'GND', kind: 'ground' };
-const nc: HeaderLine = { name: 'nc', kind: 'nc' };
-const sig = (name: string, maxVolts?: number): HeaderLine => ({
-  name,
-  kind: 'signal',
-  ...(maxVolts === undefined ? {} : { maxVolts }),
-});
-const sup = (volts: number, maxVolts?: number): HeaderLine => ({
-  name: `S${volts}`,
-  kind: 'supply',
-  volts,
-  ...(maxVolts === undefined ? {} : { maxVolts }),
-});
-const header = (lines: HeaderLine[], more: Partial<Header> = {}): Header => ({
-  id: 'J',
-  family: 'wafer',
-  pitch: 2.5,
-  rows: 1,
-  positions: lines.length,
-  key: 'k',
-  open: true,
-  at: { x: 0, y: 0, board: 'main' },
-  lines,
-  ...more,
-});
-const plugOf = (home: Header, more: Partial<Plug> = {}): Plug => ({
-  id: 'P',
-  home: home.id,
-  family: home.family,
-  pitch: home.pitch,
-  rows: home.rows,
-  positions: home.positions,
-  key: home.key,
-  exit: { x: 0, y: 0, board: 'main' },
-  freeLength: 100,
-  lines: home.lines.map((l) => l.name),
-  ...more,
-});
+/** An open header, and a plug of it. */
+const open = (lines: HeaderLine[], more: Partial<Header> = {}) => header('J', lines, { open: true, ...more });
+const plugOf = (home: Header, more: Partial<Plug> = {}) => plug('P', home, more);
 const blank = (n: number) => Array.from({ length: n }, () => gnd);
 
 describe('a plug one off, against contacts as they lie on the board', () => {
@@ -60,8 +26,8 @@ describe('a plug one off, against contacts as they lie on the board', () => {
         fc.integer({ min: 1, max: 6 }),
         fc.integer({ min: 0, max: 4 }),
         (rows, places, more) => {
-          const p = plugOf(header(blank(places * rows), { rows }));
-          const h = header(blank((places + more) * rows), { rows });
+          const p = plugOf(open(blank(places * rows), { rows }));
+          const h = open(blank((places + more) * rows), { rows });
           const moved = (dPlace: number, dRow: number): Meeting =>
             straight(p).map((_, i) => {
               const { place, row } = where(i, rows);
@@ -83,21 +49,21 @@ describe('a plug one off, against contacts as they lie on the board', () => {
     );
   });
   it('turned round, first and last change places, and twice is as before', () => {
-    const p = plugOf(header(blank(5)));
+    const p = plugOf(open(blank(5)));
     expect(straight(p)).toEqual([0, 1, 2, 3, 4]);
     expect(reversed(p)).toEqual([4, 3, 2, 1, 0]);
   });
   it('reaches as far as its cable and a little slack, and not further', () => {
-    const h = header(blank(2), { at: { x: 66, y: 88, board: 'main' } });
-    expect(mates(plugOf(header(blank(2))), h)).toBe(true);
-    expect(mates(plugOf(header(blank(2)), { freeLength: 99.9 }), h)).toBe(false);
+    const h = open(blank(2), { at: { x: 66, y: 88, board: 'main' } });
+    expect(mates(plugOf(open(blank(2))), h)).toBe(true);
+    expect(mates(plugOf(open(blank(2)), { freeLength: 99.9 }), h)).toBe(false);
   });
 });
 
 describe('the worst that any contact does', () => {
   const harm = (home: HeaderLine[], there: HeaderLine[], meeting?: Meeting) => {
-    const p = plugOf(header(home));
-    return harmOf(p, header(home), header(there), meeting ?? straight(p));
+    const p = plugOf(open(home));
+    return harmOf(p, open(home), open(there), meeting ?? straight(p));
   };
   it('is that of the first contact that does so much', () => {
     expect(harm([sig('A', 3), sig('B', 3)], [sup(5), sup(12)])).toEqual({
@@ -127,18 +93,18 @@ describe('the worst that any contact does', () => {
     expect(harm([sig('A', max)], [{ ...sup(volts), name: 'A' }]).severity).toBe(severity);
   });
   it('a contact that meets nothing hangs: a missing supply, an open signal, nothing at nc', () => {
-    expect(harm([sup(5)], [nc])).toEqual({ severity: 2, says: 'contact 1: +5 V (S5) is missing' });
+    expect(harm([sup(5)], [nc])).toEqual({ severity: 2, says: 'contact 1: +5 V (+5V) is missing' });
     expect(harm([sig('A')], [], [null])).toEqual({ severity: 1, says: 'contact 1: A is open' });
-    expect(harm([sup(5)], [gnd], [null])).toEqual({ severity: 2, says: 'contact 1: +5 V (S5) is missing' });
-    expect(harm([sup(5)], [gnd], [])).toEqual({ severity: 2, says: 'contact 1: +5 V (S5) is missing' });
+    expect(harm([sup(5)], [gnd], [null])).toEqual({ severity: 2, says: 'contact 1: +5 V (+5V) is missing' });
+    expect(harm([sup(5)], [gnd], [])).toEqual({ severity: 2, says: 'contact 1: +5 V (+5V) is missing' });
     expect(harm([nc], [sup(12)])).toEqual({ severity: 0, says: '' });
   });
   it('a wire that is not there, and one whose line is not told, do nothing', () => {
-    const home = header([sig('A', 3), sig('B', 3)]);
+    const home = open([sig('A', 3), sig('B', 3)]);
     const p = plugOf(home, { lines: [null, 'B'] });
-    expect(harmOf(p, home, header([sup(12), sig('B', 3)]), straight(p)).severity).toBe(0);
+    expect(harmOf(p, home, open([sup(12), sig('B', 3)]), straight(p)).severity).toBe(0);
     const short = { ...home, lines: [sig('A', 3)] };
-    expect(harmOf(plugOf(home), short, header([sig('A', 3), sup(12)]), straight(p)).severity).toBe(0);
+    expect(harmOf(plugOf(home), short, open([sig('A', 3), sup(12)]), straight(p)).severity).toBe(0);
   });
 });
 
@@ -184,7 +150,7 @@ describe('pictures to take', () => {
   /** So many plugs in a line, each turned round with harm. */
   const row = (xs: number[], board = 'main') => {
     const headers = xs.map((x, i) =>
-      header([sup(12), gnd], { id: `J${i}`, key: null, open: false, at: { x, y: 0, board } }),
+      open([sup(12), gnd], { id: `J${i}`, key: null, open: false, at: { x, y: 0, board } }),
     );
     const plugs = headers.map((h) =>
       plugOf(h, { id: `P${h.id}`, key: null, exit: { ...h.at }, freeLength: 0 }),

@@ -2,40 +2,10 @@ import fc from 'fast-check';
 import loadHighs from 'highs';
 import { describe, expect, it } from 'vitest';
 import { type Header, type HeaderLine, leastCover, mixupGroups, mixups, type Plug } from '.';
+import { gnd, header, plug, sig as signal, sup } from './harness.test.fixture';
 
-const sig = (name: string, maxVolts = 3.6): HeaderLine => ({ name, kind: 'signal', maxVolts });
-const gnd: HeaderLine = { name: 'GND', kind: 'ground' };
-const sup = (volts: number, name = `+${volts}V`, maxVolts?: number): HeaderLine => ({
-  name,
-  kind: 'supply',
-  volts,
-  ...(maxVolts === undefined ? {} : { maxVolts }),
-});
-const header = (id: string, lines: HeaderLine[], more: Partial<Header> = {}): Header => ({
-  id,
-  family: 'wafer',
-  pitch: 2.5,
-  rows: 1,
-  positions: lines.length,
-  key: 'k',
-  open: false,
-  at: { x: 0, y: 0, board: 'main' },
-  lines,
-  ...more,
-});
-const plug = (id: string, home: Header, more: Partial<Plug> = {}): Plug => ({
-  id,
-  home: home.id,
-  family: home.family,
-  pitch: home.pitch,
-  rows: home.rows,
-  positions: home.positions,
-  key: home.key,
-  exit: { x: 0, y: 0, board: 'main' },
-  freeLength: 100,
-  lines: home.lines.map((l) => l.name),
-  ...more,
-});
+/** A signal that takes 3.6 V, unless it is said otherwise. */
+const sig = (name: string, maxVolts = 3.6): HeaderLine => signal(name, maxVolts);
 const fan = header('J1', [sup(12), gnd]);
 const camera = header('J2', [gnd, sig('CAM_TX')]);
 const worst = (plugs: Plug[], headers: Header[]) => mixups({ plugs, headers }).risks[0];

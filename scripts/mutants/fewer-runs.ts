@@ -3,7 +3,7 @@
  * thousands of faults can be tried in an hour and a fault that was not noticed is so again. What is noticed
  * here is noticed by the full runs of `npm test`; a few that are not would be.
  */
-import fc from '../node_modules/fast-check/lib/fast-check.js';
+import fc from '../../node_modules/fast-check/lib/fast-check.js';
 
 const RUNS = 40;
 const fewer = <T>(parameters?: fc.Parameters<T>): fc.Parameters<T> => ({
