@@ -1,14 +1,13 @@
 import { STOPS } from '../src/core/job';
-import { alive, allSent, expect, freshJob, test } from './bench-test';
+import { alive, allSent, expect, freshJob, test, testAlone } from './bench-test';
 import { startMulch } from './mulch';
 import { slug, viewsOf } from './views';
 
 // Mulch as it is used: kept beside the page.
-test.use({ serviceWorkers: 'allow' });
 
-test.describe('in another time zone than the server', () => {
-  test.use({ timezoneId: 'Asia/Tokyo' });
-  test('times are those of the bench', async ({ page, demo }) => {
+testAlone.describe('in another time zone than the server', () => {
+  testAlone.use({ timezoneId: 'Asia/Tokyo' });
+  testAlone('times are those of the bench', async ({ page, demo }) => {
     const [, , job] = (await viewsOf(page, demo.url)).find((v) => v.endsWith('open-up'))?.split('/') ?? [];
     await page.goto(`${demo.url}/jobs/${job}/hand-over`);
     await alive(page);
@@ -95,7 +94,7 @@ test('what waits is counted on the bench, and sent from there when the server ta
   expect(kept.seq).toBe(2);
 });
 
-test('a clock that is set back while nothing can be sent loses no undo', async ({ page, demo }) => {
+testAlone('a clock that is set back while nothing can be sent loses no undo', async ({ page, demo }) => {
   const job = await freshJob(page, demo.url, 'Ticket kiosk, turnstile 2');
   await page.getByLabel('What happens instead').fill('Eats notes');
   await page.getByRole('button', { name: /^Record/ }).click();

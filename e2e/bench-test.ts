@@ -1,4 +1,4 @@
-import { test as base, expect, type Page } from '@playwright/test';
+import { type BrowserContext, expect, type Page, test as playwright } from '@playwright/test';
 import { type Running, startMulch } from './mulch';
 
 interface Fixtures {
@@ -7,15 +7,29 @@ interface Fixtures {
 }
 interface Shared {
   demo: Running;
+  /** a browser that has the scripts and fonts of Mulch already */
+  profile: BrowserContext;
 }
 
-export const test = base.extend<Fixtures, Shared>({
+/** A test with a browser of its own: as for somebody who opens Mulch for the first time, or with settings of its own. */
+export const testAlone = playwright.extend<Fixtures, Shared>({
   demo: [
     // biome-ignore lint/correctness/noEmptyPattern: the fixture depends on nothing
     async ({}, use) => {
       const mulch = await startMulch({ demo: true });
       await use(mulch);
       await mulch.stop();
+    },
+    { scope: 'worker' },
+  ],
+  profile: [
+    async ({ browser }, use) => {
+      const profile = await browser.newContext({
+        viewport: { width: 1280, height: 800 },
+        serviceWorkers: 'block',
+      });
+      await use(profile);
+      await profile.close();
     },
     { scope: 'worker' },
   ],
@@ -32,6 +46,27 @@ export const test = base.extend<Fixtures, Shared>({
     },
     { auto: true },
   ],
+});
+
+/** Closes every page, and forgets what pages keep for themselves. */
+async function forget(profile: BrowserContext): Promise<void> {
+  const open = profile.pages();
+  const origins = new Set(open.map((p) => new URL(p.url()).origin).filter((o) => o.startsWith('http')));
+  const blank = await profile.newPage();
+  const session = await profile.newCDPSession(blank);
+  for (const page of open) await page.close();
+  for (const origin of origins)
+    await session.send('Storage.clearDataForOrigin', { origin, storageTypes: 'all' });
+  await profile.clearCookies();
+  await blank.close();
+}
+
+/** A test in one browser with those before it: scripts and fonts are there, nothing that a page kept is. */
+export const test = testAlone.extend({
+  context: async ({ profile }, use) => {
+    await use(profile);
+    await forget(profile);
+  },
 });
 export { expect };
 

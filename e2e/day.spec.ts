@@ -171,7 +171,7 @@ test('a day by key, of units that were described from nothing: places, times, or
   expect(ics).toContain(`SUMMARY:${crane} Boat crane lamp`);
   expect(ics).toContain('LOCATION:boat yard');
 
-  const { violations } = await axe(page).analyze();
+  const violations = await axe(page);
   expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.any[0]?.message)}`)).toEqual([]);
   await page.setViewportSize({ width: 390, height: 844 });
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);

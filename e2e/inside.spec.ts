@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
-import { alive, allSent, cameOff, clearGates, expect, freshJob, test } from './bench-test';
+import { alive, allSent, cameOff, clearGates, expect, freshJob, test, testAlone } from './bench-test';
 
 const stop = async (page: Page, name: RegExp) => {
   await page.getByRole('link', { name }).click();
@@ -259,40 +259,40 @@ test('a unit inside the unit is entered, left open, and the job is taken up by s
   await expect(page.getByRole('dialog')).toContainText('Tom Ockley');
 });
 
-test('who has to allow it is asked first; messages, charge and a soak are shown beside the check', async ({
-  page,
-  demo,
-}) => {
-  await page.clock.install();
-  await takenIn(page, demo.url, 'Ticket kiosk, turnstile 2', 'now and then');
-  await stop(page, /^Plan/);
-  await page.getByLabel('Element to mend').selectOption({ value: 'S1' });
-  await page.getByRole('button', { name: /^Set S1/ }).click();
-  await stop(page, /^Swap/);
-  await page.getByRole('button', { name: 'Done', exact: false }).first().click();
-  await stop(page, /^Prove/);
-  await page.getByRole('button', { name: 'works', exact: true }).click();
-  await expect(page.getByText('cash owner has to allow the test first')).toBeVisible();
-  await page.getByLabel('Who gave leave, and how').fill('M. Ockley, at the door');
-  await page.getByRole('button', { name: 'Allowed' }).click();
-  await expect(page.getByText('cash owner allows it')).toBeVisible();
-  await page.getByRole('button', { name: 'works', exact: true }).click();
-  await expect(page.getByText('alarm receiver has to be told before the test')).toBeVisible();
-  await page.getByLabel('Whom, and how').fill('the desk, by telephone');
-  await page.getByRole('button', { name: 'Told' }).click();
-  await page.getByRole('button', { name: 'works', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'It works again' })).toBeVisible();
-  await expect(page.getByText('of 5 good repeats in a row')).toBeVisible();
-  await page.getByLabel('Look every, min').fill('90');
-  await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.getByText('it is looked at once within the time at least')).toBeVisible();
-  await page.getByLabel('Look every, min').fill('20');
-  await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.getByText(/The next look in 20/)).toBeVisible();
-  await page.clock.fastForward('21:00');
-  await expect(page.getByText('A look is due now')).toBeVisible();
-  await page.getByRole('button', { name: 'Look now' }).click();
-  await page.getByRole('button', { name: 'works', exact: true }).click();
-  await expect(page.getByText(/The next look in 1\d/)).toBeVisible();
-  await allSent(page);
-});
+testAlone(
+  'who has to allow it is asked first; messages, charge and a soak are shown beside the check',
+  async ({ page, demo }) => {
+    await page.clock.install();
+    await takenIn(page, demo.url, 'Ticket kiosk, turnstile 2', 'now and then');
+    await stop(page, /^Plan/);
+    await page.getByLabel('Element to mend').selectOption({ value: 'S1' });
+    await page.getByRole('button', { name: /^Set S1/ }).click();
+    await stop(page, /^Swap/);
+    await page.getByRole('button', { name: 'Done', exact: false }).first().click();
+    await stop(page, /^Prove/);
+    await page.getByRole('button', { name: 'works', exact: true }).click();
+    await expect(page.getByText('cash owner has to allow the test first')).toBeVisible();
+    await page.getByLabel('Who gave leave, and how').fill('M. Ockley, at the door');
+    await page.getByRole('button', { name: 'Allowed' }).click();
+    await expect(page.getByText('cash owner allows it')).toBeVisible();
+    await page.getByRole('button', { name: 'works', exact: true }).click();
+    await expect(page.getByText('alarm receiver has to be told before the test')).toBeVisible();
+    await page.getByLabel('Whom, and how').fill('the desk, by telephone');
+    await page.getByRole('button', { name: 'Told' }).click();
+    await page.getByRole('button', { name: 'works', exact: true }).click();
+    await expect(page.getByRole('heading', { name: 'It works again' })).toBeVisible();
+    await expect(page.getByText('of 5 good repeats in a row')).toBeVisible();
+    await page.getByLabel('Look every, min').fill('90');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await expect(page.getByText('it is looked at once within the time at least')).toBeVisible();
+    await page.getByLabel('Look every, min').fill('20');
+    await page.getByRole('button', { name: 'Begin' }).click();
+    await expect(page.getByText(/The next look in 20/)).toBeVisible();
+    await page.clock.fastForward('21:00');
+    await expect(page.getByText('A look is due now')).toBeVisible();
+    await page.getByRole('button', { name: 'Look now' }).click();
+    await page.getByRole('button', { name: 'works', exact: true }).click();
+    await expect(page.getByText(/The next look in 1\d/)).toBeVisible();
+    await allSent(page);
+  },
+);

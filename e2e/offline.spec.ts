@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Page } from '@playwright/test';
 import sharp from 'sharp';
-import { alive, allSent, expect, freshJob, test } from './bench-test';
+import { alive, allSent, expect, freshJob, testAlone as test } from './bench-test';
 import { type Running, startMulch } from './mulch';
 
 // Mulch as it is used: kept beside the page.

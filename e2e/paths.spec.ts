@@ -1,8 +1,7 @@
-import { alive, allSent, clearGates, expect, freshJob, test } from './bench-test';
+import { alive, allSent, clearGates, expect, freshJob, test, testAlone } from './bench-test';
 import { startMulch } from './mulch';
 
 // Mulch as it is used: kept beside the page.
-test.use({ serviceWorkers: 'allow' });
 
 const takeIn = async (page: import('@playwright/test').Page, what: string) => {
   await page.getByLabel('What happens instead').fill(what);
@@ -130,24 +129,24 @@ test('a server that is cut and comes back gets what was recorded meanwhile', asy
   }
 });
 
-test('on a slow line nothing typed before the page is alive is lost: it takes no input until then', async ({
-  page,
-  demo,
-}) => {
-  await page.route('**/_astro/*.js', async (route) => {
-    await new Promise((done) => setTimeout(done, 800));
-    await route.continue();
-  });
-  await page.goto(demo.url, { waitUntil: 'commit' });
-  await page.locator('.frame').waitFor();
-  await expect(page.locator('.frame')).toHaveAttribute('inert', '');
-  await alive(page);
-  await page.getByLabel('Unit', { exact: true }).selectOption({ label: 'Ticket kiosk, turnstile 2' });
-  await page.getByRole('button', { name: 'Take it in' }).click();
-  await page.waitForURL('**/take-in');
-  await alive(page);
-  await expect(page.getByRole('heading', { name: 'Ticket kiosk' })).toBeVisible();
-});
+testAlone(
+  'on a slow line nothing typed before the page is alive is lost: it takes no input until then',
+  async ({ page, demo }) => {
+    await page.route('**/_astro/*.js', async (route) => {
+      await new Promise((done) => setTimeout(done, 800));
+      await route.continue();
+    });
+    await page.goto(demo.url, { waitUntil: 'commit' });
+    await page.locator('.frame').waitFor();
+    await expect(page.locator('.frame')).toHaveAttribute('inert', '');
+    await alive(page);
+    await page.getByLabel('Unit', { exact: true }).selectOption({ label: 'Ticket kiosk, turnstile 2' });
+    await page.getByRole('button', { name: 'Take it in' }).click();
+    await page.waitForURL('**/take-in');
+    await alive(page);
+    await expect(page.getByRole('heading', { name: 'Ticket kiosk' })).toBeVisible();
+  },
+);
 
 test('day and night, text size and single keys are kept', async ({ page, demo }) => {
   await page.goto(demo.url);

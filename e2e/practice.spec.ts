@@ -9,7 +9,7 @@ import {
   type ReadingQuestion,
   tearDown,
 } from '../src/core/practice';
-import { alive, expect, foot, test } from './bench-test';
+import { alive, expect, foot, test, testAlone } from './bench-test';
 import { axe } from './faults';
 import { byKey, byTap, type Hand } from './hands';
 
@@ -95,7 +95,7 @@ test('find it, by key alone: gates hold, the unit answers, each decision is told
   await expect(rows.nth(1)).toContainText('bits');
   await expect(rows.nth(2)).toContainText('Replace W3 screened lead');
   await expect(page.getByText(/^score/)).toBeVisible();
-  const { violations } = await axe(page).analyze();
+  const violations = await axe(page);
   expect(violations).toEqual([]);
   await page.keyboard.press('ArrowDown');
   await expect(foot(page)).toContainText('What if, at decision 2');
@@ -182,7 +182,7 @@ test('what is missing, and fits or not, by key alone, taken up again on another 
   await hand.press(line(place));
   await hand.foot();
   await expect(page.getByText('Score 100 %')).toBeVisible();
-  const { violations } = await axe(page).analyze();
+  const violations = await axe(page);
   expect(violations).toEqual([]);
 
   await begin(page, demo.url, 5);
@@ -264,13 +264,13 @@ test('bad input is answered where it was typed, and nothing is lost', async ({ p
   await page.getByLabel('Elements').fill('abc');
   await page.getByRole('button', { name: 'Start find it' }).click();
   await expect(page.getByText('how many: a whole number from 4 to 40, not “abc”')).toBeVisible();
-  const { violations } = await axe(page).analyze();
+  const violations = await axe(page);
   expect(violations).toEqual([]);
 });
 
-test.describe('on a phone', () => {
-  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
-  test('a quick reading and a run, by taps alone', async ({ page, demo }) => {
+testAlone.describe('on a phone', () => {
+  testAlone.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+  testAlone('a quick reading and a run, by taps alone', async ({ page, demo }) => {
     const hand = byTap(page);
     await practice(page, demo.url, hand);
     await hand.press(/^Start quick reading/);

@@ -4,7 +4,6 @@ import { alive, allSent, cameOff, expect, freshJob, letGo, test } from './bench-
 import { startMulch } from './mulch';
 
 // Mulch as it is used: kept beside the page.
-test.use({ serviceWorkers: 'allow' });
 
 const gate = async (page: Page, name: string, reading: string) => {
   const panel = page.getByRole('region', { name: `Gate: ${name}` });

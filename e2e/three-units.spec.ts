@@ -1,4 +1,4 @@
-import { expect, test } from './bench-test';
+import { expect, testAlone as test } from './bench-test';
 import {
   CLOSE_UP,
   cameOff,

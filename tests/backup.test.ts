@@ -52,7 +52,7 @@ beforeAll(async () => {
   before = await everything(db, data);
   // The database stays open: a backup is made while Mulch runs.
   await makeBackup(data, file, now);
-}, 30_000);
+});
 afterAll(async () => {
   await db.settle();
   rmSync(root, { recursive: true, force: true });
@@ -106,7 +106,7 @@ describe('a backup', () => {
       restoreBackup(bad, path.join(root, 'never'), { over: false, tables: LATER, now }),
     ).rejects.toThrow('Nothing was changed');
     await expect(verifyBackup(path.join(root, 'nothing'))).rejects.toThrow('is not there');
-  }, 60_000);
+  });
 
   it('tells what was changed before it was packed, in the heads of its files above all', async () => {
     const plain = gunzipSync(readFileSync(file));
@@ -133,7 +133,7 @@ describe('a backup', () => {
       }),
       { numRuns: 40 },
     );
-  }, 60_000);
+  });
 
   it('never takes the place of a workshop unasked, nor of one that runs, and puts the old one aside', async () => {
     const there = path.join(root, 'taken');
@@ -163,7 +163,7 @@ describe('a backup', () => {
     } finally {
       await again.stop();
     }
-  }, 30_000);
+  });
 
   it('goes over no file, and needs a workshop', async () => {
     await expect(makeBackup(data, file, now)).rejects.toThrow('is there already');
@@ -225,5 +225,5 @@ describe('each night', () => {
     } finally {
       await none.stop();
     }
-  }, 30_000);
+  });
 });

@@ -40,7 +40,7 @@ beforeAll(async () => {
     socket.on('close', () => done(Date.now() - began));
     socket.resume();
   });
-}, 30_000);
+});
 afterAll(() => mulch.stop());
 
 const why = (f: () => unknown) => {
@@ -84,7 +84,7 @@ describe('a map file', () => {
     expect(answer.status).toBe(413);
     expect(((await answer.json()) as { detail: string }).detail).toContain('over 20 MB');
     expect(meanwhile).toBeGreaterThan(0);
-  }, 60_000);
+  });
 
   it('of very many rows, cut short, of another version or no archive at all says so', async () => {
     const rows = `id,kind\n${Array.from({ length: 300_000 }, (_, i) => `e${i},b`).join('\n')}`;
@@ -98,7 +98,7 @@ describe('a map file', () => {
     );
     expect((await importMap(strToU8(later))).status).toBe(422);
     expect(why(() => readMapFile(strToU8('PK\u0003\u0004 nothing'), ''))).toContain('422');
-  }, 30_000);
+  });
 
   it('holds no cell that a spreadsheet would work out, and comes back as it was', () => {
     const names = [
@@ -176,7 +176,7 @@ describe('a job file', () => {
     } finally {
       await db.settle();
     }
-  }, 60_000);
+  });
 
   it('altered by hand is judged like entries made here', async () => {
     const db = await openDatabase({ folder: path.join(folder, 'altered'), migrations: 'drizzle' });
@@ -230,7 +230,7 @@ describe('a job file', () => {
       'undone already',
     );
     expect(why(() => judge(fold(story), again))).toBe('');
-  }, 30_000);
+  });
 
   it('that is refused leaves no picture behind', async () => {
     const data = path.join(folder, 'here');
@@ -274,7 +274,7 @@ describe('a job file', () => {
     while (!over && (await fetch(`${mulch.url}/api/jobs`)).ok) if (!over) meanwhile++;
     expect((await refused).status).toBe(400);
     expect(meanwhile).toBeGreaterThan(0);
-  }, 60_000);
+  });
 });
 
 describe('borders', () => {
@@ -331,6 +331,6 @@ describe('borders', () => {
   });
 
   it('headers that are half sent are ended', async () => {
-    expect(await halfSent).toBeLessThan(45_000);
-  }, 60_000);
+    expect(await halfSent).toBeLessThan(90_000);
+  });
 });

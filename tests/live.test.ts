@@ -165,5 +165,5 @@ describe('what happens in a job', () => {
     await other.until('beat');
     expect(other.ended).toBe(false);
     await other.close();
-  }, 40_000);
+  });
 });

@@ -12,7 +12,7 @@ import { note } from './fixtures/entries';
 let mulch: Running;
 beforeAll(async () => {
   mulch = await startMulch({ demo: true });
-}, 30_000);
+});
 afterAll(() => mulch.stop());
 
 const at = (p: string) => `${mulch.url}${p}`;
@@ -54,7 +54,7 @@ describe('promises of the process', () => {
     } finally {
       await running.stop();
     }
-  }, 60_000);
+  });
 
   it('after a clean stop the one file is the whole workshop: a copy of it alone opens with everything', async () => {
     const first = await startMulch({ demo: true });
@@ -81,7 +81,7 @@ describe('promises of the process', () => {
     } finally {
       await second.stop();
     }
-  }, 60_000);
+  });
 
   it('a heavy computation holds nobody up, and one too many is told to come again', async () => {
     const busy = await startMulch();
@@ -128,7 +128,7 @@ describe('promises of the process', () => {
       await busy.kill();
       rmSync(busy.data, { recursive: true, force: true });
     }
-  }, 60_000);
+  });
 
   /** As typed on the wire: no client tidies the path or the headers first. */
   const raw = (path: string, headers: Record<string, string> = {}, method = 'GET') =>

@@ -80,7 +80,7 @@ describe('a database that is not what it was', () => {
       events: JobEvent[];
     };
     expect(events.at(-1)).toMatchObject({ text: '2' });
-  }, 60_000);
+  });
 
   it('of no bytes, beside the count of what was in it, is no new workshop', async () => {
     const data = folder();
@@ -92,7 +92,7 @@ describe('a database that is not what it was', () => {
     await expect(start({ data })).rejects.toThrow(/is empty, and \d+ entries were kept in it/);
     rmSync(path.join(data, 'workshop.json'));
     expect(await jobsOf(await start({ data }))).toEqual([]);
-  }, 30_000);
+  });
 
   it('of another workshop is told from this one', async () => {
     const data = await workshop();
@@ -111,7 +111,7 @@ describe('a database that is not what it was', () => {
     const before = readFileSync(path.join(data, 'mulch.db'));
     await expect(start({ data })).rejects.toThrow('written by a later Mulch');
     expect(readFileSync(path.join(data, 'mulch.db')).equals(before)).toBe(true);
-  }, 30_000);
+  });
 
   it('with an entry of a later kind in it shows every page but that of its job, which says why', async () => {
     const data = await workshop();
@@ -133,7 +133,7 @@ describe('a database that is not what it was', () => {
     const said = await post(mulch, job, [note('one more')]);
     expect(said.status).toBe(422);
     expect(((await said.json()) as { detail: string }).detail).toContain('hologram.taken');
-  }, 30_000);
+  });
 
   it('that is damaged says so at once', async () => {
     const data = await workshop();
@@ -141,14 +141,14 @@ describe('a database that is not what it was', () => {
     writeSync(file, Buffer.alloc(40_000, 0x41), 0, 40_000, 0);
     closeSync(file);
     await expect(start({ data })).rejects.toThrow('the database is damaged');
-  }, 30_000);
+  });
 });
 
 describe('a place that cannot be written to', () => {
   it('is named when Mulch starts', async () => {
     await expect(start({ data: '/sys/mulch' })).rejects.toThrow(/cannot be written to/);
     await expect(start({ data: '/dev/null/mulch' })).rejects.toThrow(/is not there any more/);
-  }, 30_000);
+  });
 
   it('whose folder goes while it runs acknowledges nothing more, and the page says why', async () => {
     const data = folder();
@@ -168,7 +168,7 @@ describe('a place that cannot be written to', () => {
     });
     expect(kept.status).toBe(503);
     expect(((await kept.json()) as { detail: string }).detail).not.toContain(data);
-  }, 30_000);
+  });
 
   it('that is full keeps nothing, says so, and takes entries again when there is room', async () => {
     const db = await open(folder());
@@ -236,7 +236,7 @@ describe('two at once', () => {
     expect(all.flat().filter((e) => e.type === 'note.added' && e.text.startsWith('entry '))).toHaveLength(
       200,
     );
-  }, 60_000);
+  });
 
   it('the same picture ten times at once is taken ten times, and is one picture', async () => {
     const data = folder();

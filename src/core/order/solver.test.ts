@@ -104,7 +104,7 @@ describe('order beside a solver package', () => {
     );
     expect(kept).toBeGreaterThan(20);
     expect(refused).toBeGreaterThanOrEqual(0);
-  }, 120_000);
+  });
   it('and on units of seven to nine moves, by stages', async () => {
     const highs = await loadHighs();
     const costs = { tool: 0.5, flip: 1, power: 4 };
@@ -139,5 +139,5 @@ describe('order beside a solver package', () => {
       expect(mine().minutes - minutes).toBeCloseTo(theirs.ObjectiveValue, 5);
     }
     expect(kept).toBeGreaterThan(0);
-  }, 120_000);
+  });
 });
