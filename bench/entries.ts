@@ -97,18 +97,24 @@ export async function measureEntries(say: (line: string) => void): Promise<void>
         `page, ${what}: p50 ${ms.toFixed(0)} ms, ${(ms / nothing).toFixed(1)} times the page that says there is nothing`,
       );
     }
+    const by = (c: number) => post([note(`client ${c}`)], jobs[c % jobs.length]?.id, 1e6);
+    const at50 = Array.from({ length: 50 }, (_, c) => c);
     const crowd: number[] = [];
     await Promise.all(
-      Array.from({ length: 50 }, async (_, c) => {
-        for (let i = 0; i < 8; i++) {
-          crowd.push(await post([note(`client ${c}`)], jobs[c % jobs.length]?.id, 1e6));
-          await new Promise((done) => setTimeout(done, 200 + ((c * 37) % 300)));
+      at50.map(async (c) => {
+        // Nobody begins at the same moment as everybody else.
+        const waits = Array.from({ length: 12 }, (_, i) => (i ? 200 : 0) + ((c * 137 + i * 61) % 600));
+        for (const wait of waits) {
+          await new Promise((done) => setTimeout(done, wait));
+          crowd.push(await by(c));
         }
       }),
     );
     say(
-      `50 clients, an entry each now and then: p50 ${spread(crowd).p50.toFixed(1)} ms, p95 ${spread(crowd).p95.toFixed(1)} ms`,
+      `50 clients, an entry each twice a second: p50 ${spread(crowd).p50.toFixed(1)} ms, p95 ${spread(crowd).p95.toFixed(1)} ms`,
     );
+    const once = spread(await Promise.all(at50.map(by)));
+    say(`50 entries at the same moment: p50 ${once.p50.toFixed(0)} ms, p95 ${once.p95.toFixed(0)} ms`);
   } finally {
     await mulch.stop();
   }

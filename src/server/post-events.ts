@@ -1,6 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
-import { type JobEvent, judge } from '../core/job';
-import { shownOf } from '../core/record';
+import { type JobEvent, type JobRecord, judge } from '../core/job';
+import { type Shown, shownOf } from '../core/record';
 import { Refusal } from '../core/refusal';
 import type { Database } from '../data/database';
 import { appendEvents, eventsById, saveShown } from '../data/jobs';
@@ -15,6 +15,9 @@ export interface Posted {
   /** events after the place the sender knew, its own among them */
   events: JobEvent[];
 }
+
+/** What stands beside a record in the database, where this process wrote it there. */
+const beside = new WeakMap<JobRecord, Shown>();
 
 /**
  * Judges a batch of events and keeps it, whole or not at all. Events already kept are passed over,
@@ -32,7 +35,7 @@ export async function postEvents(
 ): Promise<Posted> {
   const events = by === undefined ? sent : sent.map((e) => ({ ...e, by }));
   const records = recordsOf(db);
-  const record = await db.write(async (tx) => {
+  const { record, shown } = await db.write(async (tx) => {
     const stored = await records.of(tx, job);
     if (!stored) throw new Problem(404, 'No such job', `there is no job ${job} on this Mulch`);
     const ids = events.map((e) => e.id);
@@ -63,14 +66,18 @@ export async function postEvents(
       fresh.push(event);
     }
     if (fresh.length) {
+      const was = beside.get(stored);
+      const is = shownOf(now);
       await appendEvents(tx, job, stored.events.length, fresh);
-      await saveShown(tx, shownOf(now));
+      if (!isDeepStrictEqual(is, was)) await saveShown(tx, is);
       await followJobInStore(tx, now.state, now.events, fresh);
+      return { record: now, shown: is };
     }
-    return now;
+    return { record: now, shown: null };
   });
   // Only what is kept for good is remembered.
   records.keep(job, record);
+  if (shown) beside.set(record, shown);
   tellMoved(job, record.events.length);
   return { seq: record.events.length, events: record.events.slice(after) };
 }

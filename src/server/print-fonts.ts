@@ -1,6 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import path from 'node:path';
+import { inflateSync } from 'node:zlib';
+import fontEditor from 'fonteditor-core';
 import { create, type Font } from 'fontkit';
 
 /** Alphabets of the shipped print face; a text takes each sign from the first that has it. */
@@ -18,10 +20,17 @@ export interface PrintFont {
 const folder = () =>
   path.dirname(createRequire(import.meta.url).resolve('@fontsource/source-sans-3/package.json'));
 
+/** A packed font, unpacked for good: the drawing package would unpack a table of it for every sign it draws. */
+function unpacked(packed: Buffer): Buffer {
+  const bytes = packed.buffer.slice(packed.byteOffset, packed.byteOffset + packed.length);
+  const inflate = (table: number[]) => inflateSync(Uint8Array.from(table)) as unknown as number[];
+  return Buffer.from(fontEditor.woff2ttf(bytes as ArrayBuffer, { inflate }));
+}
+
 const read = (weight: Weight): PrintFont[] =>
   ALPHABETS.map((alphabet) => {
-    const bytes = readFileSync(
-      path.join(folder(), 'files', `source-sans-3-${alphabet}-${weight}-normal.woff`),
+    const bytes = unpacked(
+      readFileSync(path.join(folder(), 'files', `source-sans-3-${alphabet}-${weight}-normal.woff`)),
     );
     return { name: `${alphabet} ${weight}`, bytes, font: create(bytes) as Font };
   });
