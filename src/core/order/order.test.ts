@@ -157,6 +157,63 @@ describe('order', () => {
     expect(Math.min(ways, none)).toBeGreaterThan(0);
   });
 
+  it('turns the unit for what begins a keep and asks for no side itself', () => {
+    const moves = fc.tuple(side, side, side, minutes, minutes, fc.boolean(), fc.boolean());
+    const sides = fc.constantFrom<string[][]>(['top'], ['under'], ['left'], ['under', 'left']);
+    fc.assert(
+      fc.property(moves, sides, side, fc.constantFrom(1, 4), ([a, b, c, m, n, x, y], up, at, flipMinutes) => {
+        const r: OrderRequest = {
+          moves: [
+            { id: 'before', minutes: m, tool: null, sideUp: a },
+            { id: 'loose', minutes: 1, tool: 'PH1', sideUp: null, after: x ? ['before'] : [] },
+            { id: 'between', minutes: n, tool: 'T20', sideUp: b, after: y ? ['loose'] : [] },
+            { id: 'in', minutes: 1, tool: 'PH1', sideUp: c, after: ['loose'] },
+          ],
+          goal: ['before', 'between', 'in'],
+          start: { sideUp: at },
+          keep: [{ from: 'loose', until: 'in', sides: up }],
+          toolMinutes: 1,
+          flipMinutes,
+        };
+        const want = slow(r);
+        if (want === Number.POSITIVE_INFINITY) expect(refusal(r)).not.toBeNull();
+        else expect(order(r).minutes).toBeCloseTo(want, 9);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  it('where nothing has to be turned or changed, goes through the list again and again', () => {
+    const lists = fc.integer({ min: 1, max: 12 }).chain((n) =>
+      fc.record({
+        // A move waits for moves of a drawn order, which is not that of the list.
+        rank: fc.shuffledSubarray(
+          Array.from({ length: n }, (_, i) => i),
+          { minLength: n },
+        ),
+        waits: fc.array(fc.array(fc.nat(n - 1), { maxLength: 3 }), { minLength: n, maxLength: n }),
+      }),
+    );
+    fc.assert(
+      fc.property(lists, ({ rank, waits }) => {
+        const moves: OrderMove[] = rank.map((at, i) => ({
+          id: `m${i}`,
+          minutes: 1,
+          tool: null,
+          sideUp: null,
+          after: [...new Set((waits[i] ?? []).filter((w) => (rank[w] as number) < at).map((w) => `m${w}`))],
+        }));
+        const done: string[] = [];
+        while (done.length < moves.length)
+          for (const m of moves)
+            if (!done.includes(m.id) && m.after?.every((a) => done.includes(a))) done.push(m.id);
+        const got = order({ moves, goal: moves.map((m) => m.id), toolMinutes: 1, flipMinutes: 1 });
+        expect(got.order).toEqual(done);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
   it('follows an example worked by hand', () => {
     // Two screws on top by PH1, the shield from below by T20, the board after both: two tools, two sides.
     const moves: OrderMove[] = [
