@@ -1,6 +1,6 @@
 import type { LineEntry } from './entry';
 import type { Piece } from './piece';
-import { placeAt } from './place';
+import { type Place, placeAt } from './place';
 
 const TOOL_WORDS =
   /^(?:driver|screwdriver|impact|spudger|card|picks?|blade|knife|tweezers|iron|gun|bit|socket|wrench|spanner|key|pliers|cutter|brush|lever|ratchet|extension|swab|cloth|wick|hook|sucker|scalpel|steel|metal|plastic|wood|hot)$/;
@@ -30,6 +30,17 @@ export function readNote(piece: Piece): string | undefined {
   return piece.original({ from: words[0]?.from ?? 0, to: words.at(-1)?.to ?? 0 });
 }
 
+/** A cup, bag or shelf that goes by more than a number: "> bench left", "> tin by the window". */
+function named(piece: Piece, at: number, place: Place): Place {
+  if (place.label !== undefined || !/^(?:cup|bag|shelf)$/.test(place.kind)) return place;
+  const end = piece.rest.findIndex(
+    (w, i) => i >= at && (w.type !== 'word' || /^(?:with|using|aside)$/.test(w.text)),
+  );
+  const words = piece.take(at, (end < 0 ? piece.rest.length : end) - at, 'kept in');
+  if (words.length === 0) return place;
+  return { ...place, label: piece.original({ from: words[0]?.from ?? 0, to: words.at(-1)?.to ?? 0 }) };
+}
+
 /** Where it is kept: after a `>`, or at the end of the piece. */
 export function readPlace(piece: Piece, doubt: (from: number, to: number) => void): LineEntry['place'] {
   const arrow = piece.at((w) => w.type === 'arrow');
@@ -37,7 +48,7 @@ export function readPlace(piece: Piece, doubt: (from: number, to: number) => voi
     const after = piece.rest.slice(arrow + 1);
     const read = placeAt(after, true, piece.original);
     const words = piece.take(arrow, read ? read.used + 1 : after.length + 1, 'kept in');
-    if (read) return read.place;
+    if (read) return named(piece, arrow, read.place);
     if (after.length === 0) return undefined;
     const label = piece.original({ from: words[1]?.from ?? 0, to: words.at(-1)?.to ?? 0 });
     doubt(words[1]?.from ?? 0, words.at(-1)?.to ?? 0);

@@ -90,7 +90,8 @@ export function driveAt(tokens: readonly Token[], at: number): DriveRead | null 
   if (!named) return null;
   const at2 = 2 + numbered;
   const point = tokens[at + at2]?.text === 'point' ? sized(tokens[at + at2 + 1]) : undefined;
-  if (size === undefined) return named.id === 'T' ? null : { drive: named.id, used: 1 };
+  // A star is many things.
+  if (size === undefined) return token.text === 'star' ? null : { drive: named.id, used: 1 };
   if (point !== undefined) return { drive: `${named.id}${size}.${point}`, used: at2 + 2 };
   return named.id === 'T' ? secured(`T${size}`, at2) : { drive: `${named.id}${size}`, used: at2 };
 }

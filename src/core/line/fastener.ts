@@ -7,6 +7,8 @@ import { Piece, type Word } from './piece';
 const SCREW_WORD = /^(screw|bolt|nut|washer|standoff|stud|rivet)s?$/;
 const HEADS = /^(?:pan|flat|countersunk|button|cap|cheese|flange|truss)$/;
 const SORTS = /^(?:short|long)$/;
+/** How screws look beside others. */
+const LOOKS = /^(?:small|big|large|tiny|thin|thick|black|silver|brass)$/;
 const ALIKE = /^(?:equal|alike|same)$/;
 /** Words that sound like a number. */
 const HEARD: Record<string, number> = { for: 4, to: 2, too: 2, won: 1, ate: 8 };
@@ -103,8 +105,19 @@ export function isFastener(piece: Piece, takes: string | null | undefined): bool
     const read = w.found ? null : driveAt(piece.rest, i);
     return read !== null && (w.type === 'drive' || read.used > 1);
   });
+  // "2 torx", "4 phillips from the hood": what drives them is all that is said of them.
+  const said = counted ? driverAt(piece) : -1;
+  if (said >= 0) return true;
   const sorted = counted && has((w) => SORTS.test(w.text) || ALIKE.test(w.text));
   return (threaded && (counted || driven)) || driven || sorted || (threaded && piece.rest.length > 1);
+}
+
+/** Where a piece names a drive instead of a screw: right after how many, and before where from. */
+function driverAt({ rest }: Piece): number {
+  const at = rest.findIndex((w, i) => !w.found && driveAt(rest, i) !== null);
+  const next = rest[at + 1];
+  const ends = next === undefined || (!next.found && /^(?:from|off|of|in|on|under|at)$/.test(next.text));
+  return at >= 0 && at <= 2 && ends ? at : -1;
 }
 
 const isCount = (w: Word | undefined): boolean =>
@@ -139,7 +152,8 @@ export function readCount(piece: Piece): number | null | undefined {
   if (
     /^one$/.test(first?.text ?? '') &&
     !sized &&
-    !/^(?:m|x|by|screw|bolt|nut)/.test(piece.rest[1]?.text ?? '')
+    !/^(?:m|x|by|screw|bolt|nut)/.test(piece.rest[1]?.text ?? '') &&
+    !(LOOKS.test(piece.rest[1]?.text ?? '') || SORTS.test(piece.rest[1]?.text ?? ''))
   )
     return undefined;
   const used = piece.rest[1]?.text === 'x' ? 2 : 1;
@@ -170,7 +184,9 @@ export function readShape(piece: Piece): Pick<LineEntry, 'drive' | 'head' | 'nam
   const alike = piece.at((w) => ALIKE.test(w.text));
   if (alike >= 0) piece.take(alike, 1, 'how many');
   const sort = piece.at((w) => SORTS.test(w.text));
-  const sorted = sort >= 0 ? `${piece.take(sort, 1, 'what')[0]?.text} ` : '';
+  const looks = piece.at((w, i, all) => LOOKS.test(w.text) && SCREW_WORD.test(all[i + 1]?.text ?? ''));
+  const like = Math.max(sort, looks);
+  const sorted = like >= 0 ? `${piece.take(like, 1, 'what')[0]?.text} ` : '';
   const word = piece.at((w) => SCREW_WORD.test(w.text));
   const called =
     word >= 0 ? (SCREW_WORD.exec(piece.take(word, 1, 'what')[0]?.text ?? '')?.[1] ?? 'screw') : 'screw';

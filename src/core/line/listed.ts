@@ -3,13 +3,14 @@ import { verbAt } from './verb-at';
 
 /** A designator: letters, then a number. Common practice, no source. */
 const MARK = /^[a-z]{1,4}\d{1,4}[a-z]?$/;
-/** What may stand between a verb and the first of several names. */
+/** What may stand before each of several names. */
 const LEADING = /^(?:the|both|all|plugs?|leads?|cables?|connectors?|ribbons?)$/;
 const JOINING = /^(?:and|&|\+)$/;
 
 /** One of several: a name that is known, or a designator. */
 const isOne = (w: Word | undefined): boolean =>
   w !== undefined && (w.found !== undefined || (w.type === 'word' && MARK.test(w.text)));
+const leads = (w: Word | undefined): boolean => w !== undefined && !w.found && LEADING.test(w.text);
 const joins = (w: Word | undefined): boolean =>
   w !== undefined && !w.found && (w.type === 'comma' || JOINING.test(w.text));
 
@@ -25,13 +26,15 @@ export function listed(words: Word[]): Word[][] {
   const verb = verbAt(words, 0);
   if (!verb?.verb.takes || verb.verb.takes === 'fastener') return [words];
   let at = verb.used;
-  while (!words[at]?.found && LEADING.test(words[at]?.text ?? '')) at++;
+  while (leads(words[at])) at++;
   const said = words.slice(0, verb.used);
   const each: Word[][] = [];
   while (isOne(words[at])) {
     let next = at + 1;
     while (joins(words[next])) next++;
-    if (next === at + 1 || !isOne(words[next])) break;
+    const joined = next > at + 1;
+    while (leads(words[next])) next++;
+    if (!joined || !isOne(words[next])) break;
     each.push([...said, words[at] as Word]);
     at = next;
   }

@@ -24,6 +24,8 @@ function readPiece(piece: Piece, names: readonly Named[], doubt: Doubt): LineEnt
   const note = readNote(piece);
   const place = readPlace(piece, doubt);
   const verb = readVerb(piece);
+  // "the two screws": how many stands behind the word that says which.
+  if (piece.rest[0]?.text === 'the' && Piece.numberOf(piece.rest[1]) !== undefined) piece.take(0, 1, 'what');
   const tool = readTool(piece);
   // "relay 5 s" is the name of a relay: only what lasts has a time.
   const lasts = verb !== undefined && (verb.takes === null || verb.does === 'cut');
@@ -67,9 +69,15 @@ function readPiece(piece: Piece, names: readonly Named[], doubt: Doubt): LineEnt
   return thing(piece, verb, rest, near, doubt);
 }
 
+/** One move of a line, and whether it was joined to the one before by "and". */
+interface Part {
+  words: Word[];
+  joined: boolean;
+}
+
 /** Where a comma or "and" begins another move. */
-function pieces(words: Word[]): Word[][] {
-  const out: Word[][] = [[]];
+function pieces(words: Word[]): Part[] {
+  const out: Part[] = [{ words: [], joined: false }];
   words.forEach((w, i) => {
     const next = words.slice(i + 1);
     const begins =
@@ -83,17 +91,32 @@ function pieces(words: Word[]): Word[][] {
       !w.found &&
       ((w.type === 'comma' && begins) ||
         (/^(?:and|except|then)$/.test(w.text) && begins) ||
-        (w.text === 'and' && bolted.test(words[i - 1]?.text ?? '') && bolted.test(next[0]?.text ?? '')));
-    if (splits) out.push([]);
-    else out.at(-1)?.push(w);
+        (w.text === 'and' && bolted.test(words[i - 1]?.text ?? '') && bolted.test(next[0]?.text ?? '')) ||
+        ((w.type === 'comma' || w.text === 'and') &&
+          /^an?$/.test(next[0]?.text ?? '') &&
+          bolted.test(next[1]?.text ?? '')));
+    if (splits) out.push({ words: [], joined: w.text === 'and' });
+    else out.at(-1)?.words.push(w);
     // "4 short 2 long"
     const sorts = /^(?:short|long)$/;
     if (!w.found && sorts.test(w.text) && next[0]?.type === 'number' && sorts.test(next[1]?.text ?? ''))
-      out.push([]);
+      out.push({ words: [], joined: false });
   });
   // A comma, or the stop of a sentence, at the end of a piece says nothing.
-  for (const p of out) while (p.at(-1)?.type === 'comma' && !p.at(-1)?.found) p.pop();
-  return out.filter((p) => p.length > 0);
+  for (const { words: p } of out) while (p.at(-1)?.type === 'comma' && !p.at(-1)?.found) p.pop();
+  return out.filter((p) => p.words.length > 0);
+}
+
+/** Fasteners that "and" joins and that are kept once are kept together: "4 screws and 2 washers > cup 1". */
+function keptTogether(parts: { of: LineEntry[]; joined: boolean }[]): LineEntry[] {
+  let place: LineEntry['place'];
+  const out: LineEntry[] = [];
+  for (const { of, joined } of parts.toReversed()) {
+    const fasteners = of.every((e) => e.kind === 'fastener');
+    out.unshift(...of.map((e) => (e.place || !place || !fasteners ? e : { ...e, place })));
+    place = joined && fasteners ? (of[0]?.place ?? place) : undefined;
+  }
+  return out;
 }
 
 /**
@@ -127,14 +150,14 @@ export function readText(text: string, names: readonly Named[] = []): LineRead {
     spans.push(...piece.spans.filter((s) => !spans.some((t) => t.from === s.from && t.to === s.to)));
     return entry ? [entry] : [];
   };
-  const entries = pieces(withNames(tokens, found, plain)).flatMap((words) => {
+  const parts = pieces(withNames(tokens, found, plain)).map(({ words, joined }) => {
     const of = listed(words).flatMap(read);
     // Where the last of a list is kept, all of it is.
     const place = of.at(-1)?.place;
-    return place ? of.map((e) => (e.place ? e : { ...e, place })) : of;
+    return { of: place ? of.map((e) => (e.place ? e : { ...e, place })) : of, joined };
   });
   return {
-    entries,
+    entries: keptTogether(parts),
     doubtful: doubtful.sort((a, b) => a.at - b.at),
     spans: spans.sort((a, b) => a.from - b.from),
   };

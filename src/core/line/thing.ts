@@ -8,6 +8,8 @@ import type { LineVerb, ThingKind } from './verbs';
 const TIES = /\b(?:ties?|straps?|zip|strings?|wires?|leads?|cables?|loom|lacing|cord|rivets?|seals?)\b/;
 const TAPES = /\b(?:tape|foil|film|label|sticker|kapton|gasket|pad|mylar)s?\b/;
 const LEADS = /\b(?:lead|cable|flex|ribbon|wire|harness)s?\b/;
+/** Marks that connectors have on a board. Common practice, no source. */
+const PLUGGED = /^(?:j|p|cn|con|w)\d{1,4}$/;
 const MARKED = /^[a-z]{1,3}\d{1,4}[a-z]?$/;
 
 /** Contacts, wires, a latch that is spelled out, and whether it only lies aside. */
@@ -45,7 +47,13 @@ function kindOf(verb: LineVerb | undefined, plain: string, known: Named | undefi
   const takes = verb?.takes ?? undefined;
   if (takes === 'plug' || takes === 'media') return takes;
   if (takes === 'tie') return 'tie';
-  if (known?.kind === 'plug' || (known?.kind === 'header' && takes === undefined)) return 'plug';
+  // Nobody lifts a header: what is meant is what is plugged into it.
+  const onto = known?.kind === 'header' && (takes === undefined || verb?.does === 'lift');
+  if (known?.kind === 'plug' || onto) return 'plug';
+  if (verb?.or?.includes('plug') && takes === 'part')
+    return (known ? LEADS.test(known.name.toLowerCase()) : LEADS.test(plain) || PLUGGED.test(plain))
+      ? 'plug'
+      : 'part';
   if (takes === 'tape') return LEADS.test(plain) && !TAPES.test(plain) ? 'part' : 'tape';
   if (takes) return 'part';
   if (known) return 'part';
@@ -107,8 +115,9 @@ export function thing(
   const part = knownIn(words);
   const kind = kindOf(verb, plain, known);
   return {
+    // What is pulled and has contacts is unplugged, whatever word is used for it.
     does:
-      verb?.does ??
+      (verb?.does === 'lift' && kind === 'plug' ? 'unplug' : verb?.does) ??
       ({ plug: 'unplug', tape: 'peel', tie: 'cut' } as Partial<Record<ThingKind, string>>)[kind] ??
       'lift',
     takesOff: true,

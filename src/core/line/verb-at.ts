@@ -1,10 +1,16 @@
 import type { Piece, Word } from './piece';
+import { toldOf } from './verb-forms';
 import { type LineVerb, VERBS } from './verbs';
 
-/** Verbs by their words, the longest first. */
-const PHRASES = VERBS.flatMap((verb) => verb.words.map((w) => ({ verb, words: w.split(' ') }))).sort(
-  (a, b) => b.words.length - a.words.length,
-);
+/** Verbs whose past says how a thing is, and not what was done to it: a marked screw, a soldered lead. */
+const NOT_TOLD = /^(?:mark|tape|solder|set|wait|lamp|solvent)$/;
+
+/** Verbs by their words, as they are done and as they are told afterwards, the longest first. */
+const PHRASES = VERBS.flatMap((verb) =>
+  verb.words
+    .flatMap((w) => (NOT_TOLD.test(verb.does) ? [w] : [w, ...toldOf(w)]))
+    .map((w) => ({ verb, words: w.split(' ') })),
+).sort((a, b) => b.words.length - a.words.length);
 
 /**
  * The verb that stands at a place of a piece.
@@ -21,25 +27,60 @@ export function verbAt(rest: readonly Word[], at: number): { verb: LineVerb; use
   return hit ? { verb: hit.verb, used: hit.words.length } : null;
 }
 
-/** Verbs that may stand last as well: "J7 unplug". */
-const MAY_END = /^(?:unplug|lift|remove|peel|undo|unscrew|eject)$/;
+/** Verbs that may stand last as well: "J7 unplug", "J7 unplugged". */
+const LAST = ['unplug', 'disconnect', 'lift', 'remove', 'peel', 'undo', 'unscrew', 'eject'];
+const MAY_END = new Set([...LAST, ...LAST.flatMap(toldOf)]);
+const PARTICLE = /^(?:off|out|over|up|open|back)$/;
+const AWAY = /^(?:out|open)$/;
+const IS = /^(?:is|was|are|were)$/;
+
+/** A verb whose small word stands at the end of the piece: "took the hood off", "the hood came off". */
+function parted(piece: Piece): LineVerb | undefined {
+  const { rest } = piece;
+  const last = rest.at(-1);
+  if (rest.length < 3 || !last || last.found || !PARTICLE.test(last.text)) return undefined;
+  for (const at of [0, rest.length - 2]) {
+    const hit = PHRASES.find(
+      ({ words: [first, small, more] }) =>
+        !more && first === rest[at]?.text && small === last.text && !rest[at]?.found,
+    );
+    if (!hit) continue;
+    piece.take(rest.length - 1, 1, 'verb');
+    piece.take(at, 1, 'verb');
+    return hit.verb;
+  }
+  return undefined;
+}
+
+const LIFT = VERBS.find((v) => v.does === 'lift');
+
+/** A verb that stands last: "J7 unplug", "J7 was unplugged", and "J7 out", "lid open" where it is known. */
+function ending(piece: Piece): LineVerb | undefined {
+  const at = piece.rest.length - 1;
+  if (at > 0 && AWAY.test(piece.rest[at]?.text ?? '') && piece.rest[at - 1]?.found) {
+    piece.take(at, 1, 'verb');
+    return LIFT;
+  }
+  if (at < 1 || !MAY_END.has(piece.rest[at]?.text ?? '')) return undefined;
+  const last = verbAt(piece.rest, at);
+  if (!last) return undefined;
+  const is = at > 1 && IS.test(piece.rest[at - 1]?.text ?? '') ? 1 : 0;
+  piece.take(at - is, 1 + is, 'verb');
+  return last.verb;
+}
 
 /**
- * The verb of a piece: first in it, or last ("J7 unplug").
+ * The verb of a piece: first in it, or last ("J7 unplug"), or around what it is said of ("took the hood off").
  *
  * @param piece the verb is taken out of it
  * @returns the verb, or undefined where none is said
  * @example readVerb(piece)?.does // 'unplug'
  */
 export function readVerb(piece: Piece): LineVerb | undefined {
+  const around = parted(piece);
+  if (around) return around;
   const first = verbAt(piece.rest, 0);
-  if (first) {
-    piece.take(0, first.used, 'verb');
-    return first.verb;
-  }
-  const at = piece.rest.length - 1;
-  if (at < 1 || !MAY_END.test(piece.rest[at]?.text ?? '')) return undefined;
-  const last = verbAt(piece.rest, at);
-  if (last) piece.take(at, 1, 'verb');
-  return last?.verb;
+  if (!first) return ending(piece);
+  piece.take(0, first.used, 'verb');
+  return first.verb;
 }
