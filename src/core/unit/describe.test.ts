@@ -13,6 +13,7 @@ import {
   HAZARDS,
   hazardOfKind,
   isRepeated,
+  ungatedPacks,
   validateMap,
   worstFirst,
 } from '.';
@@ -268,5 +269,25 @@ describe('registries of the map', () => {
     ]);
     const again = hows.filter((how) => isRepeated({ how } as never));
     expect(hows.filter((h) => !again.includes(h))).toEqual(['reseat', 'exchange', 'substitute']);
+  });
+});
+
+describe('a battery that nobody named as something that can hurt', () => {
+  const rows = [
+    { kind: 'board', chemistry: 'li-ion cell' },
+    { kind: 'battery', chemistry: 'LFP cell' },
+    { kind: 'battery', chemistry: 'NiMH cell' },
+    { kind: 'battery', chemistry: 'lead-acid 12 V' },
+    { kind: 'battery' },
+  ];
+  it('is one of lithium, until a pack is named', () => {
+    expect(ungatedPacks(rows, [])).toEqual([rows[1]]);
+    expect(ungatedPacks(rows, ['mains'])).toEqual([rows[1]]);
+    expect(
+      ungatedPacks(
+        rows,
+        HAZARD_KINDS.filter((k) => HAZARDS[k].isPack),
+      ),
+    ).toEqual([]);
   });
 });

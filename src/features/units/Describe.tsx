@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ulid } from 'ulid';
 import { Refusal } from '../../core/refusal';
-import { describeUnit, HAZARD_KINDS, HAZARDS, type HazardKind } from '../../core/unit';
+import { describeUnit, HAZARD_KINDS, HAZARDS, type HazardKind, ungatedPacks } from '../../core/unit';
 import { Action } from '../../ui/Action';
 import { Choices, TextField, toggled, Wrong } from '../../ui/Field';
 import { useTyped } from '../../ui/use-kept';
@@ -14,12 +14,17 @@ import { UnitsFrame } from './UnitsFrame';
 
 type TextKey = 'name' | 'maker' | 'model' | 'place' | 'does' | 'cover' | 'coverMinutes';
 
+const PACK = HAZARD_KINDS.filter((k) => HAZARDS[k].isPack)
+  .map((k) => HAZARDS[k].name)
+  .join(', ');
+
 /** A unit not met before, described in a minute: what it is made of from source to output, and what can hurt. */
 export function Describe() {
   const [f, put, drop] = useTyped<Form>('unit', BLANK);
   const [failure, setFailure] = useState<Failure | null>(null);
   const [busy, setBusy] = useState(false);
   const at = (path: string) => (failure?.path === path ? failure.reason : undefined);
+  const ungated = ungatedPacks(f.rows, f.hazards);
   const text = (key: TextKey) => ({
     value: f[key],
     onChange: (e: { target: { value: string } }) => put({ [key]: e.target.value }),
@@ -106,6 +111,12 @@ export function Describe() {
           }))}
           hint="Each gets its gate before the cover comes off. When in doubt, name it."
         />
+        {ungated.length > 0 && (
+          <p className="border border-ochre bg-ochre-wash px-3 py-2 max-w-[860px]" role="status">
+            {ungated.map((r) => [r.mark, r.name].join(' ').trim()).join(', ')}: lithium, and no gate holds the
+            way to it. {PACK} gives it one, with its leads.
+          </p>
+        )}
 
         {failure && !inRow && !shown.includes(failure.path) && failure.path !== '/rows' && (
           <Wrong>{failure.reason}</Wrong>
