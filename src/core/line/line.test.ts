@@ -330,6 +330,8 @@ describe('what is doubtful', () => {
     ]);
     expect(readText('lift sealed dor', NAMES).doubtful[0]?.nearest).toEqual(['door']);
     expect(readText('lift lid', NAMES).doubtful[0]?.nearest).toEqual(['lid-a', 'lid-b']);
+    // What is not there did not come off.
+    expect(readText('1 screw missing', NAMES).doubtful).toEqual([{ text: 'missing', at: 8, nearest: [] }]);
     expect(readText('lift lid @@ 77', NAMES).doubtful[0]).toEqual({ text: '@@', at: 9, nearest: [] });
     expect(readText('lift fan 12 > drawer 3', NAMES)).toMatchObject({
       entries: [{ place: { kind: 'shelf', label: 'drawer 3' } }],
@@ -553,8 +555,30 @@ describe('several things that one verb is said of', () => {
     expect(moves('unplug J7 from A1 and A2', known)).toHaveLength(1);
     expect(moves('4 x M3x8 J7, J8')).toHaveLength(1);
   });
-  it('each reads back as itself', () => {
-    for (const e of readText('unplug J7, J8 > cup 2').entries)
-      expect(readText(printEntry(e)).entries).toEqual([e]);
+  it.each([
+    'unplug J7, J8 > cup 2',
+    'unplugged the J7 and the J8',
+    '2 torx from foot > tin by the window',
+    'four small screws and a washer > cup 1',
+    'took the hood off > bench left',
+    'pulled CN4',
+    'removed the two screws holding the hood',
+  ])('each reads back as itself: %s', (line) => {
+    const { entries } = readText(line);
+    expect(entries.length).toBeGreaterThan(0);
+    for (const e of entries) expect(readText(printEntry(e)).entries).toEqual([e]);
+  });
+});
+
+describe('what is kept once', () => {
+  const places = (text: string) => readText(text).entries.map((e) => e.place?.kind);
+  it.each([
+    ['4 M3x8 and 2 washers > cup 1', ['cup', 'cup']],
+    // Parted by a comma, each stands for itself.
+    ['11 x M3x6 back, 2 x M3x8 back > cup 2', [undefined, 'cup']],
+    ['4 screws and lift lid > shelf', [undefined, 'shelf']],
+    ['4 M3x8 > bag 1 and 2 washers > cup 1', ['bag', 'cup']],
+  ])('“%s”', (text, want) => {
+    expect(places(text)).toEqual(want);
   });
 });

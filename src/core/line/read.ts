@@ -43,6 +43,12 @@ function readPiece(piece: Piece, names: readonly Named[], doubt: Doubt): LineEnt
     const thread = readThread(piece);
     const count = readCount(piece);
     const shape = readShape(piece);
+    // What is not there did not come off.
+    const lacking = piece.at((w) => /^(?:missing|lost)$/.test(w.text));
+    if (lacking >= 0) {
+      const [word] = piece.take(lacking, 1, 'not understood');
+      doubt(word?.from ?? 0, word?.to ?? 0);
+    }
     unreadable(piece, doubt);
     const { said: from, words } = piece.words('from');
     const covers = from ? coversCalled(from, names) : [];
