@@ -1,4 +1,4 @@
-import { expect, testAlone as test } from './bench-test';
+import { expect, test as shared, testAlone } from './bench-test';
 import {
   CLOSE_UP,
   cameOff,
@@ -20,11 +20,16 @@ import { byKey, byTap } from './hands';
  */
 
 const HANDS = [
-  { by: 'with the keyboard alone', hand: byKey, use: {} },
-  { by: 'with taps alone', hand: byTap, use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
+  { by: 'with the keyboard alone', hand: byKey, test: shared, use: {} },
+  {
+    by: 'with taps alone',
+    hand: byTap,
+    test: testAlone,
+    use: { viewport: { width: 390, height: 844 }, hasTouch: true },
+  },
 ];
 
-for (const { by, hand: made, use } of HANDS)
+for (const { by, hand: made, test, use } of HANDS)
   test.describe(by, () => {
     test.use(use);
     test.setTimeout(180_000);
