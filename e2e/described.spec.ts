@@ -278,11 +278,19 @@ test('several leads in one line, by key alone: each is a thing of the tray, goes
   });
   await planned(bench, 'Cradle stands still', /^A1 /, /Replace A1/);
   await bench.hand.stop(OPEN_UP);
-  await cameOff(bench, 'lift grey lid > shelf', 'unplug P1, P2 and P4 > shelf', 'lift relay board > shelf');
+  // As it is told afterwards.
+  await cameOff(
+    bench,
+    'removed the two screws holding the grey lid > tin',
+    'took the grey lid off > bench left',
+    'unplugged P1, the P2 and P4 > shelf',
+    'relay board out > shelf',
+  );
   const tray = page.getByRole('region', { name: /^The Tray/ });
+  await expect(tray.getByText('2off')).toBeVisible();
   for (const lead of ['P1', 'P2', 'P4']) await expect(tray.getByText(lead, { exact: true })).toBeVisible();
   await page.keyboard.press('Escape');
-  // What was said in one line is taken back one at a time.
+  // The board, and what was said in one line, are taken back one at a time.
   await page.keyboard.press('u');
   await page.keyboard.press('u');
   await expect(tray.getByText('P4', { exact: true })).toHaveCount(0);
@@ -296,5 +304,6 @@ test('several leads in one line, by key alone: each is a thing of the tray, goes
   await bench.hand.stop(CLOSE_UP);
   const did = await home(bench);
   for (const lead of ['P1', 'P2', 'P4']) expect(did).toContain(`Plug in ${lead}`);
+  expect(did).toContain('Screw in 2 × screw, grey lid');
   await handedOver(bench, 'slipway');
 });

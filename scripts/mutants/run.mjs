@@ -60,4 +60,6 @@ for (const [file, { mutants }] of Object.entries(report.files)) {
   by.set(topic, sum);
 }
 for (const [topic, { all, noticed }] of [...by].sort())
-  console.log(`${topic.padEnd(14)} ${noticed} of ${all} noticed, ${((100 * noticed) / all).toFixed(1)} %`);
+  console.log(
+    `${topic.padEnd(14)} ${all ? `${noticed} of ${all} noticed, ${((100 * noticed) / all).toFixed(1)} %` : 'none drawn'}`,
+  );
