@@ -140,4 +140,100 @@ describe('a board in the place of another', () => {
     });
     expect(r.work).toEqual(expect.arrayContaining(['set JP1 open', 'carry over: heat sink']));
   });
+
+  /** What is said of one line of a comparison. */
+  const lineOf = (name: string, r: Parameters<typeof boardFit>[0]) =>
+    boardFit(r).lines.find((l) => l.line === name);
+  it.each([
+    // What is on the old contact, on the same of the new, what that means.
+    ['+24V', '+24V', 'pass', 'every contact carries the same'],
+    ['+24V', '+12V', 'fail', 'contact 1: 24 V where it wants 12 V'],
+    ['+24V', 'GND', 'fail', 'contact 1: +24V meets GND'],
+    ['GND', '+24V', 'fail', 'contact 1: GND meets +24V'],
+    ['TX', '+5V', 'fail', 'contact 1: TX meets +5V'],
+    ['+5V', 'TX', 'fail', 'contact 1: +5V meets TX'],
+    ['TX', 'GND', 'fail', 'contact 1: TX meets GND'],
+    ['GND', 'TX', 'fail', 'contact 1: GND meets TX'],
+    ['GND', 'GND', 'pass', 'every contact carries the same'],
+    ['TX', 'TX', 'pass', 'every contact carries the same'],
+    ['TX', 'RX', 'fits after work', 'contact 1: TX meets RX'],
+    ['TX', 'nc', 'fits after work', 'contact 1: TX meets'],
+    ['+5V', 'nc', 'fail', 'contact 1: +5V meets'],
+    // No wire goes to it.
+    ['nc', '+24V', 'pass', 'every contact carries the same'],
+    // A supply up to what the contact stands, and over it; below zero as above.
+    ['+24V', '+24V max 24', 'pass', 'every contact carries the same'],
+    ['+24V', '+24V max 23.9', 'fail', 'contact 1: +24V onto +24V, which stands 23.9 V'],
+    ['-24V', '-24V max 23.9', 'fail', 'which stands 23.9 V'],
+  ])('contact “%s” where “%s” is: %s', (was, is, verdict, why) => {
+    const r = lineOf('connector J1', {
+      old: { headers: [header('J1', was)] },
+      new: { headers: [header('j1', is)] },
+    });
+    expect(r?.verdict).toBe(verdict);
+    expect(r?.why).toContain(why);
+  });
+  it('the worst contact is named, how many more there are, and what cannot be counted', () => {
+    const of = (was: string, is: string) =>
+      lineOf('connector J1', { old: { headers: [header('J1', was)] }, new: { headers: [header('J1', is)] } });
+    expect(of('TX; RX; +5V; GND', 'RX; TX; GND; +5V')?.why).toBe('contact 3: +5V meets GND');
+    expect(of('TX; RX', 'RX; TX')?.why).toBe('contact 1: TX meets RX, and 1 more');
+    expect(of('TX; RX', 'RX; RX')?.why).toBe('contact 1: TX meets RX');
+    expect(of('TX; RX', 'TX')).toMatchObject({
+      verdict: 'fail',
+      old: '2 contacts',
+      new: '1 contacts',
+      why: '1 contacts where the plug has 2',
+    });
+    const keyed = { ...header('J1', 'TX'), key: 'A' };
+    expect(
+      lineOf('connector J1', { old: { headers: [keyed] }, new: { headers: [header('J1', 'TX')] } }),
+    ).toMatchObject({ verdict: 'warn', why: 'same contacts, another key' });
+  });
+  it.each([
+    [19.9, 'fail', 'too little for it to start'],
+    [20, 'pass', 'within what it takes'],
+    [28, 'pass', 'within what it takes'],
+    [28.1, 'fail', 'more than it stands'],
+  ])('a supply of %f V', (supplyVolts, verdict, why) => {
+    expect(lineOf('supply', { old, new: { ...old, ...known }, supplyVolts })).toMatchObject({
+      verdict,
+      why,
+      old: `the unit gives ${supplyVolts} V`,
+      new: '20 to 28 V',
+    });
+    const half = { ...old, supplyMin: 20 };
+    expect(lineOf('supply', { old, new: half, supplyVolts })).toMatchObject({ verdict: 'not known' });
+  });
+  it.each([
+    [undefined, undefined, undefined],
+    ['RS-232', undefined, 'not known'],
+    [undefined, 'RS-232', 'not known'],
+    ['RS-232', 'RS-232', 'pass'],
+    ['RS-232', '5 V logic', 'fail'],
+  ])('a control line of %s where one of %s comes', (was, is, verdict) => {
+    const sheet = (control: string | undefined) => ({ ...old, ...(control ? { control } : {}) });
+    const r = lineOf('control line', { old: sheet(was), new: sheet(is) });
+    expect(r?.verdict).toBe(verdict);
+    if (r) expect([r.old, r.new]).toEqual([was ?? 'not known', is ?? 'not known']);
+  });
+  it.each([
+    [undefined, undefined, undefined],
+    ['strip 2.1', undefined, 'not known'],
+    [undefined, 'strip 2.1', 'not known'],
+    ['strip 2.1', 'strip 2.1', 'pass'],
+    ['strip 2.1', 'Strip 3', 'warn'],
+    ['strip 2.1', 'band 2.1', 'fail'],
+  ])('firmware %s where %s comes', (was, is, verdict) => {
+    const sheet = (firmware: string | undefined) => ({ ...old, ...(firmware ? { firmware } : {}) });
+    expect(lineOf('firmware', { old: sheet(was), new: sheet(is) })?.verdict).toBe(verdict);
+  });
+  it.each([
+    [0.6, 'pass'],
+    [0.61, 'fits after work'],
+  ])('a hole %f mm off', (off, verdict) => {
+    const at = (x: number) => ({ ...old, holes: [{ x, y: 0 }] });
+    expect(lineOf('mounting', { old: at(0), new: at(off) })?.verdict).toBe(verdict);
+    expect(lineOf('mounting', { old: at(0), new: old })?.verdict).toBe('not known');
+  });
 });

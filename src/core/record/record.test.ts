@@ -290,6 +290,14 @@ describe('what the record teaches', () => {
     expect(c.owner).toEqual([{ value: 'Wren', count: 1 }]);
     expect(c.place).toEqual([{ value: 'ticket hall', count: 2 }]);
     expect(c.stop).toEqual([]);
+    // The most frequent first, whichever came first; those alike by their names.
+    const places = ['pump house', 'ferry', 'arcade', 'ferry', 'boat yard'];
+    expect(recordChoices(places.map((place) => repair(0, { place }))).place.map((p) => p.value)).toEqual([
+      'ferry',
+      'arcade',
+      'boat yard',
+      'pump house',
+    ]);
   });
 });
 

@@ -36,6 +36,17 @@ describe('laws, beside a statistics package', () => {
     );
     expect(normalBelow(-9)).toBeGreaterThan(0);
   });
+  // Tails of the normal law as handbook tables and general packages give them, from memory.
+  it.each([
+    [-5, 2.866515718791939e-7],
+    [-6, 9.865876450376946e-10],
+    [-8, 6.22096057427178e-16],
+    [-10, 7.61985302416053e-24],
+    [-20, 2.7536241186062337e-89],
+  ])('the tail below %i', (x, want) => {
+    expect(Math.abs(normalBelow(x) / want - 1)).toBeLessThan(1e-12);
+    near(normalBelow(-x), 1, 1e-6);
+  });
   it('the beta law and its quantiles', () => {
     // By hand: Beta(2, 2) is 3x² − 2x³ below x; Beta(1, b) is 1 − (1 − x)^b.
     near(betaBelow(0.3, 2, 2), 3 * 0.09 - 2 * 0.027, 1e-14);
