@@ -91,7 +91,8 @@ export function driveAt(tokens: readonly Token[], at: number): DriveRead | null 
   const at2 = 2 + numbered;
   const point = tokens[at + at2]?.text === 'point' ? sized(tokens[at + at2 + 1]) : undefined;
   // A star is many things.
-  if (size === undefined) return token.text === 'star' ? null : { drive: named.id, used: 1 };
+  if (size === undefined)
+    return token.text === 'star' ? null : { drive: named.id === 'T' ? named.looks : named.id, used: 1 };
   if (point !== undefined) return { drive: `${named.id}${size}.${point}`, used: at2 + 2 };
   return named.id === 'T' ? secured(`T${size}`, at2) : { drive: `${named.id}${size}`, used: at2 };
 }

@@ -191,8 +191,8 @@ const TABLE: Row[] = [
   ['one long screw foot', screw({ count: 1, name: 'long screw', from: 'foot' })],
   ['2 marked leads', off('lift', 'part', 'marked leads', { count: 2 })],
   // What drives them is all that is said of them.
-  ['3 torx > cup 2', screw({ count: 3, drive: 'T', place: { kind: 'cup', label: '2' } })],
-  ['2 torx screws foot', screw({ count: 2, drive: 'T', from: 'foot' })],
+  ['3 torx > cup 2', screw({ count: 3, drive: 'six-lobe', place: { kind: 'cup', label: '2' } })],
+  ['2 torx screws foot', screw({ count: 2, drive: 'six-lobe', from: 'foot' })],
   ['4 phillips from foot', screw({ count: 4, drive: 'PH', from: 'foot' })],
   ['2 star washers', screw({ count: 2, name: 'washer', from: 'star' })],
   ['2 cross cables', off('lift', 'part', 'cross cables', { count: 2 })],
@@ -540,6 +540,11 @@ describe('several things that one verb is said of', () => {
     ['lift pen and ink holder', ['lift pen and ink holder']],
     ['unplug J7 motor, J8', ['unplug J7 motor J8']],
     ['unplug black and white', ['unplug black and white']],
+    ['unplugged J7 and the fan lead', ['unplug J7', 'unplug fan lead']],
+    ['unplugged the fan lead and J7', ['unplug fan lead and J7']],
+    ['unplug J7, the fan lead and the lamp lead', ['unplug J7', 'unplug fan lead', 'unplug lamp lead']],
+    ['unplug J7, the fan lead and J8', ['unplug J7', 'unplug fan lead', 'unplug J8']],
+    ['unplug J7 and lead 4', ['unplug J7 and lead 4']],
   ])('“%s”', (text, want) => {
     expect(moves(text)).toEqual(want);
   });

@@ -15,8 +15,26 @@ const joins = (w: Word | undefined): boolean =>
   w !== undefined && !w.found && (w.type === 'comma' || JOINING.test(w.text));
 
 /**
+ * Where one of several ends, and where the next begins: after what joins them. A name that is known or a
+ * designator is one word; what has an article of its own goes on until something joins it.
+ */
+function parting(rest: readonly Word[]): { end: number; next: number } | null {
+  const furthest = isOne(rest[0]) ? 1 : rest.length;
+  for (let end = 1; end <= furthest; end++) {
+    let next = end;
+    while (joins(rest[next])) next++;
+    if (next === end) continue;
+    const own = !rest[next]?.found && rest[next]?.text === 'the';
+    while (leads(rest[next])) next++;
+    if (rest[next] && (own || isOne(rest[next]))) return { end, next };
+  }
+  return null;
+}
+
+/**
  * Several things that one verb is said of: `unplug J7, J8 and J9` is three moves. What follows the last is
- * said of that one; only names that are known and designators make a list, all else may be one name.
+ * said of that one. The first has to be a name that is known or a designator, and so has each other that has
+ * no article of its own; all else may be one name.
  *
  * @param words one piece of a line
  * @returns the piece for each thing, each with its verb; the piece as it was where it is no list
@@ -27,16 +45,13 @@ export function listed(words: Word[]): Word[][] {
   if (!verb?.verb.takes || verb.verb.takes === 'fastener') return [words];
   let at = verb.used;
   while (leads(words[at])) at++;
+  if (!isOne(words[at])) return [words];
   const said = words.slice(0, verb.used);
   const each: Word[][] = [];
-  while (isOne(words[at])) {
-    let next = at + 1;
-    while (joins(words[next])) next++;
-    const joined = next > at + 1;
-    while (leads(words[next])) next++;
-    if (!joined || !isOne(words[next])) break;
-    each.push([...said, words[at] as Word]);
-    at = next;
+  let rest = words.slice(at);
+  for (let cut = parting(rest); cut; cut = parting(rest)) {
+    each.push([...said, ...rest.slice(0, cut.end)]);
+    rest = rest.slice(cut.next);
   }
-  return each.length ? [...each, [...said, ...words.slice(at)]] : [words];
+  return each.length ? [...each, [...said, ...rest]] : [words];
 }

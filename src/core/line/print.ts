@@ -26,7 +26,7 @@ export function printEntry(e: LineEntry): string {
     e.does,
     screw ? count || '1 x' : count,
     screw ? sizeOf(e) : '',
-    screw ? e.drive?.replace(/^HEX/, 'hex ').replace(/^T$/, 'six-lobe') : '',
+    screw ? e.drive?.replace(/^HEX/, 'hex ') : '',
     screw && e.head ? `${e.head} head` : '',
     called,
     screw ? (e.from ? `from ${e.from}` : '') : '',
