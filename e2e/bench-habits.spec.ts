@@ -3,8 +3,6 @@ import { alive, allSent, expect, freshJob, test, testAlone } from './bench-test'
 import { startMulch } from './mulch';
 import { slug, viewsOf } from './views';
 
-// Mulch as it is used: kept beside the page.
-
 testAlone.describe('in another time zone than the server', () => {
   testAlone.use({ timezoneId: 'Asia/Tokyo' });
   testAlone('times are those of the bench', async ({ page, demo }) => {

@@ -10,8 +10,6 @@ import { axe } from './faults';
 import { byKey, byTap } from './hands';
 import { type Running, startMulch } from './mulch';
 
-// Mulch as it is used: kept beside the page.
-
 const root = mkdtempSync(path.join(tmpdir(), 'mulch-beside-'));
 const data = path.join(root, 'data');
 let mulch: Running;

@@ -1,8 +1,6 @@
 import { alive, allSent, clearGates, expect, freshJob, test, testAlone } from './bench-test';
 import { startMulch } from './mulch';
 
-// Mulch as it is used: kept beside the page.
-
 const takeIn = async (page: import('@playwright/test').Page, what: string) => {
   await page.getByLabel('What happens instead').fill(what);
   await page.getByRole('button', { name: /^Record/ }).click();

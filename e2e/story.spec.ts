@@ -3,8 +3,6 @@ import type { Page } from '@playwright/test';
 import { alive, allSent, cameOff, expect, freshJob, letGo, test } from './bench-test';
 import { startMulch } from './mulch';
 
-// Mulch as it is used: kept beside the page.
-
 const gate = async (page: Page, name: string, reading: string) => {
   const panel = page.getByRole('region', { name: `Gate: ${name}` });
   await panel.getByRole('checkbox').check();

@@ -17,7 +17,7 @@ export interface Posted {
 }
 
 /** What stands beside a record in the database, where this process wrote it there. */
-const beside = new WeakMap<JobRecord, Shown>();
+const saved = new WeakMap<JobRecord, Shown>();
 
 /**
  * Judges a batch of events and keeps it, whole or not at all. Events already kept are passed over,
@@ -66,7 +66,7 @@ export async function postEvents(
       fresh.push(event);
     }
     if (fresh.length) {
-      const was = beside.get(stored);
+      const was = saved.get(stored);
       const is = shownOf(now);
       await appendEvents(tx, job, stored.events.length, fresh);
       if (!isDeepStrictEqual(is, was)) await saveShown(tx, is);
@@ -77,7 +77,7 @@ export async function postEvents(
   });
   // Only what is kept for good is remembered.
   records.keep(job, record);
-  if (shown) beside.set(record, shown);
+  if (shown) saved.set(record, shown);
   tellMoved(job, record.events.length);
   return { seq: record.events.length, events: record.events.slice(after) };
 }

@@ -206,27 +206,22 @@ describe('a board in the place of another', () => {
     expect(lineOf('supply', { old, new: half, supplyVolts })).toMatchObject({ verdict: 'not known' });
   });
   it.each([
-    [undefined, undefined, undefined],
-    ['RS-232', undefined, 'not known'],
-    [undefined, 'RS-232', 'not known'],
-    ['RS-232', 'RS-232', 'pass'],
-    ['RS-232', '5 V logic', 'fail'],
-  ])('a control line of %s where one of %s comes', (was, is, verdict) => {
-    const sheet = (control: string | undefined) => ({ ...old, ...(control ? { control } : {}) });
-    const r = lineOf('control line', { old: sheet(was), new: sheet(is) });
+    ['control', undefined, undefined, undefined],
+    ['control', 'RS-232', undefined, 'not known'],
+    ['control', undefined, 'RS-232', 'not known'],
+    ['control', 'RS-232', 'RS-232', 'pass'],
+    ['control', 'RS-232', '5 V logic', 'fail'],
+    ['firmware', undefined, undefined, undefined],
+    ['firmware', 'strip 2.1', undefined, 'not known'],
+    ['firmware', undefined, 'strip 2.1', 'not known'],
+    ['firmware', 'strip 2.1', 'strip 2.1', 'pass'],
+    ['firmware', 'strip 2.1', 'Strip 3', 'warn'],
+    ['firmware', 'strip 2.1', 'band 2.1', 'fail'],
+  ])('%s: %s where %s comes', (key, was, is, verdict) => {
+    const sheet = (read: string | undefined) => ({ ...old, ...(read ? { [key]: read } : {}) });
+    const r = lineOf(key === 'control' ? 'control line' : key, { old: sheet(was), new: sheet(is) });
     expect(r?.verdict).toBe(verdict);
     if (r) expect([r.old, r.new]).toEqual([was ?? 'not known', is ?? 'not known']);
-  });
-  it.each([
-    [undefined, undefined, undefined],
-    ['strip 2.1', undefined, 'not known'],
-    [undefined, 'strip 2.1', 'not known'],
-    ['strip 2.1', 'strip 2.1', 'pass'],
-    ['strip 2.1', 'Strip 3', 'warn'],
-    ['strip 2.1', 'band 2.1', 'fail'],
-  ])('firmware %s where %s comes', (was, is, verdict) => {
-    const sheet = (firmware: string | undefined) => ({ ...old, ...(firmware ? { firmware } : {}) });
-    expect(lineOf('firmware', { old: sheet(was), new: sheet(is) })?.verdict).toBe(verdict);
   });
   it.each([
     [0.6, 'pass'],

@@ -106,18 +106,17 @@ export function isFastener(piece: Piece, takes: string | null | undefined): bool
     return read !== null && (w.type === 'drive' || read.used > 1);
   });
   // "2 torx", "4 phillips from the hood": what drives them is all that is said of them.
-  const said = counted ? driverAt(piece) : -1;
-  if (said >= 0) return true;
+  if (counted && saysDriveAlone(piece)) return true;
   const sorted = counted && has((w) => SORTS.test(w.text) || ALIKE.test(w.text));
   return (threaded && (counted || driven)) || driven || sorted || (threaded && piece.rest.length > 1);
 }
 
-/** Where a piece names a drive instead of a screw: right after how many, and before where from. */
-function driverAt({ rest }: Piece): number {
+/** Whether a piece names a drive instead of a screw: right after how many, and before where from. */
+function saysDriveAlone({ rest }: Piece): boolean {
   const at = rest.findIndex((w, i) => !w.found && driveAt(rest, i) !== null);
   const next = rest[at + 1];
   const ends = next === undefined || (!next.found && /^(?:from|off|of|in|on|under|at)$/.test(next.text));
-  return at >= 0 && at <= 2 && ends ? at : -1;
+  return at >= 0 && at <= 2 && ends;
 }
 
 const isCount = (w: Word | undefined): boolean =>
@@ -184,9 +183,13 @@ export function readShape(piece: Piece): Pick<LineEntry, 'drive' | 'head' | 'nam
   const alike = piece.at((w) => ALIKE.test(w.text));
   if (alike >= 0) piece.take(alike, 1, 'how many');
   const sort = piece.at((w) => SORTS.test(w.text));
-  const looks = piece.at((w, i, all) => LOOKS.test(w.text) && SCREW_WORD.test(all[i + 1]?.text ?? ''));
-  const like = Math.max(sort, looks);
-  const sorted = like >= 0 ? `${piece.take(like, 1, 'what')[0]?.text} ` : '';
+  let sorted = sort >= 0 ? `${piece.take(sort, 1, 'what')[0]?.text} ` : '';
+  // How it looks stands right before what it is: a black lid is no black screw.
+  for (;;) {
+    const looks = piece.at((w, i, all) => LOOKS.test(w.text) && SCREW_WORD.test(all[i + 1]?.text ?? ''));
+    if (looks < 0) break;
+    sorted += `${piece.take(looks, 1, 'what')[0]?.text} `;
+  }
   const word = piece.at((w) => SCREW_WORD.test(w.text));
   const called =
     word >= 0 ? (SCREW_WORD.exec(piece.take(word, 1, 'what')[0]?.text ?? '')?.[1] ?? 'screw') : 'screw';

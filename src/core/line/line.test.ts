@@ -197,6 +197,7 @@ const TABLE: Row[] = [
   ['2 star washers', screw({ count: 2, name: 'washer', from: 'star' })],
   ['2 cross cables', off('lift', 'part', 'cross cables', { count: 2 })],
   ['four small screws foot', screw({ count: 4, name: 'small screw', from: 'foot' })],
+  ['2 long black screws foot', screw({ count: 2, name: 'long black screw', from: 'foot' })],
   ['2 screws black lid', screw({ count: 2, name: 'screw', from: 'black lid' })],
   // Joined and kept once: kept together.
   [

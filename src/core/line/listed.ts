@@ -10,7 +10,7 @@ const JOINING = /^(?:and|&|\+)$/;
 /** One of several: a name that is known, or a designator. */
 const isOne = (w: Word | undefined): boolean =>
   w !== undefined && (w.found !== undefined || (w.type === 'word' && MARK.test(w.text)));
-const leads = (w: Word | undefined): boolean => w !== undefined && !w.found && LEADING.test(w.text);
+const isLeading = (w: Word | undefined): boolean => w !== undefined && !w.found && LEADING.test(w.text);
 const joins = (w: Word | undefined): boolean =>
   w !== undefined && !w.found && (w.type === 'comma' || JOINING.test(w.text));
 
@@ -25,7 +25,7 @@ function parting(rest: readonly Word[]): { end: number; next: number } | null {
     while (joins(rest[next])) next++;
     if (next === end) continue;
     const own = !rest[next]?.found && rest[next]?.text === 'the';
-    while (leads(rest[next])) next++;
+    while (isLeading(rest[next])) next++;
     if (rest[next] && (own || isOne(rest[next]))) return { end, next };
   }
   return null;
@@ -44,7 +44,7 @@ export function listed(words: Word[]): Word[][] {
   const verb = verbAt(words, 0);
   if (!verb?.verb.takes || verb.verb.takes === 'fastener') return [words];
   let at = verb.used;
-  while (leads(words[at])) at++;
+  while (isLeading(words[at])) at++;
   if (!isOne(words[at])) return [words];
   const said = words.slice(0, verb.used);
   const each: Word[][] = [];

@@ -35,7 +35,7 @@ const AWAY = /^(?:out|open)$/;
 const IS = /^(?:is|was|are|were)$/;
 
 /** A verb whose small word stands at the end of the piece: "took the hood off", "the hood came off". */
-function parted(piece: Piece): LineVerb | undefined {
+function around(piece: Piece): LineVerb | undefined {
   const { rest } = piece;
   const last = rest.at(-1);
   if (rest.length < 3 || !last || last.found || !PARTICLE.test(last.text)) return undefined;
@@ -77,8 +77,8 @@ function ending(piece: Piece): LineVerb | undefined {
  * @example readVerb(piece)?.does // 'unplug'
  */
 export function readVerb(piece: Piece): LineVerb | undefined {
-  const around = parted(piece);
-  if (around) return around;
+  const apart = around(piece);
+  if (apart) return apart;
   const first = verbAt(piece.rest, 0);
   if (!first) return ending(piece);
   piece.take(0, first.used, 'verb');
