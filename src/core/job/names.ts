@@ -2,8 +2,8 @@ import type { Named } from '../line';
 import type { JobState } from './state';
 
 /**
- * Everything that has a name in a job: covers, elements, plugs and headers of the map, things in the
- * tray; with what they were called in this job as well.
+ * Everything that has a name in a job: covers, elements and their leads, plugs and headers of the map, things in
+ * the tray; with what they were called in this job as well.
  *
  * @param state a job
  * @returns names, as the entry line finds them
@@ -19,6 +19,7 @@ export function namesOf(state: JobState): Named[] {
     ...map.access.map((a) => ({ id: a.id, name: a.name, kind: 'cover' as const })),
     ...map.elements.map((e) => ({ id: e.id, name: e.name, kind: 'element' as const })),
     ...(map.plugs ?? []).map((p) => ({ id: p.id, name: p.id, kind: 'plug' as const })),
+    ...map.elements.flatMap((e) => (e.leads ?? []).map((l) => ({ id: l, name: l, kind: 'plug' as const }))),
     ...(map.headers ?? []).map((h) => ({ id: h.id, name: h.id, kind: 'header' as const })),
     ...map.hazards
       .flatMap((h) => [h.clear.unplugs, ...(h.clear.signals ?? [])])

@@ -29,6 +29,7 @@ export const ELEMENT_FIELDS: Field<MapElement, Base>[] = [
   },
   names('needs'),
   names('touch'),
+  names('leads'),
   flag('spare'),
   names('only'),
 ];

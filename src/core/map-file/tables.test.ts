@@ -18,7 +18,7 @@ const marks = (letter: string, n: number) => Array.from({ length: n }, (_, i) =>
 const places = fc.subarray(['lid', 'shield', 'tray']);
 const optional = <K extends string, T>(key: K, value: fc.Arbitrary<T>) =>
   fc.option(value, { nil: undefined }).map((v) => (v === undefined ? {} : { [key]: v }) as { [P in K]?: T });
-const list = (key: 'needs' | 'touch' | 'only', of: fc.Arbitrary<string[]>) =>
+const list = (key: 'needs' | 'touch' | 'leads' | 'only', of: fc.Arbitrary<string[]>) =>
   of.map((l) => (l.length ? { [key]: l } : {}));
 const figure = fc.integer({ min: -5000, max: 5000 }).map((n) => n / 100);
 const minutes = fc.integer({ min: 1, max: 500 }).map((n) => n / 10);
@@ -30,7 +30,12 @@ const maps: fc.Arbitrary<UnitMap> = fc
     names: fc.array(word, { minLength: 8, maxLength: 8 }),
     weights: fc.array(minutes, { minLength: 8, maxLength: 8 }),
     more: fc.array(
-      fc.tuple(list('needs', places), list('touch', places), optional('spare', fc.constant(true))),
+      fc.tuple(
+        list('needs', places),
+        list('touch', places),
+        list('leads', fc.subarray(['main lead', 'thin red one'])),
+        optional('spare', fc.constant(true)),
+      ),
       { minLength: 8, maxLength: 8 },
     ),
     taps: fc.array(

@@ -4,8 +4,9 @@ import { Budget, UNITS_PER_MS } from './budget';
 import { type Chosen, leastMinutes, listChoices, wayOf } from './choices';
 import { type Problem, readProblem } from './problem';
 import { anyOrder, searchOrder } from './search';
+import { changeMinutes } from './setup';
 import type { OrderAnswer, OrderRequest } from './types';
-import { changeMinutes, type Found, Walk } from './walk';
+import { type Found, Walk } from './walk';
 
 const TIME_LIMIT_MS = 150;
 

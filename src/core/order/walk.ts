@@ -2,6 +2,7 @@ import { type Board, Boards, packed } from './board';
 import type { Budget } from './budget';
 import type { Chosen } from './choices';
 import type { Problem, Setup, Variant } from './problem';
+import { changeMinutes, moved, setupNumber } from './setup';
 
 interface Step {
   moves: number[];
@@ -36,21 +37,6 @@ export interface Found {
   /** the setup of each move of the order */
   setups: Setup[];
   cost: number;
-}
-
-const moved = (v: Variant, s: Setup): Setup => ({
-  tool: v.tool < 0 ? s.tool : v.tool,
-  side: v.side < 0 ? s.side : v.side,
-  power: v.power < 0 ? s.power : v.power,
-});
-
-/** Minutes to bring one setup to another. */
-export function changeMinutes(p: Problem, from: Setup, to: Setup): number {
-  return (
-    (to.tool === from.tool ? 0 : p.toolMinutes) +
-    (to.side === from.side ? 0 : p.flip(from.side, to.side)) +
-    (to.power === from.power ? 0 : p.powerMinutes)
-  );
 }
 
 /** Puts a number into a list that is in order. */
@@ -99,17 +85,15 @@ export class Walk {
   next(from: State): State[] {
     const board = this.boardOf(from);
     const tried = new Set<number>();
+    const isNew = (setup: Setup) => tried.size < tried.add(setupNumber(this.p.names, setup)).size;
     const list: State[] = [];
     this.budget.spend(board.done.length);
     for (const i of board.free) {
       const begins = this.froms[i] === 1;
-      if (!begins && tried.has(this.number(from.setup, this.boards.ways[i]))) continue;
-      for (const setup of this.setups(from, board, i)) {
-        const key = this.number(setup) + (begins ? (i + 1) * (this.p.names + 2) ** 3 : 0);
-        if (tried.has(key)) continue;
-        tried.add(key);
+      const own = moved(this.boards.ways[i] as Variant, from.setup);
+      if (!begins && !isNew(own)) continue;
+      for (const setup of begins ? this.begun(board, i, own) : [own]) {
         if (!this.allowed(board.done, setup.side === from.setup.side ? -1 : setup.side)) continue;
-        if (begins && !this.mayBegin(board.done, i, setup.side)) continue;
         list.push(
           this.state(
             from,
@@ -133,23 +117,12 @@ export class Walk {
     return s.board;
   }
 
-  /** A number for each setup, or for what a move makes of it. */
-  private number(from: Setup, by: Setup = from): number {
-    const all = this.p.names + 2;
-    const tool = by.tool < 0 ? from.tool : by.tool;
-    const side = by.side < 0 ? from.side : by.side;
-    const power = by.power < 0 ? from.power : by.power;
-    return ((power + 1) * all + side + 1) * all + tool + 1;
-  }
-
-  /** The setups in which a move can be done next: its own; what begins a keep under any side, under each of its sides. */
-  private setups(from: State, { done }: Board, i: number): Setup[] {
-    const { p } = this;
-    const v = this.boards.ways[i] as Variant;
-    const own = moved(v, from.setup);
-    if (this.froms[i] === 0 || v.side >= 0 || this.mayBegin(done, i, own.side)) return [own];
-    const sides = new Set(p.keep.flatMap((k) => (k.from === i ? [...k.sides] : [])));
-    return [...sides].map((side) => ({ ...own, side }));
+  /** The setups in which what begins a keep can be done next: its own; under any side, each of its sides. */
+  private begun({ done }: Board, i: number, own: Setup): Setup[] {
+    if (this.mayBegin(done, i, own.side)) return [own];
+    if ((this.boards.ways[i] as Variant).side >= 0) return [];
+    const sides = new Set(this.p.keep.flatMap((k) => (k.from === i ? [...k.sides] : [])));
+    return [...sides].map((side) => ({ ...own, side })).filter((s) => this.mayBegin(done, i, s.side));
   }
 
   /** What begins a keep is itself done with one of its sides up. */

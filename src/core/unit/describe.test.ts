@@ -99,6 +99,17 @@ describe('packs of a described unit', () => {
     expect(pack?.clear.unplugs).toBeUndefined();
     expect(pack?.charge).toEqual({ maxPercent: 25, chemistry: 'LFP cell', series: 1 });
   });
+  it('without a gate keep the leads that were typed for them, and with one have them there', () => {
+    const rows: Description['rows'] = [
+      { id: 'A1', name: 'a', kind: 'board' },
+      { id: 'B1', name: 'clock battery', kind: 'battery', leads: [' thin red one', '', 'black'] },
+      { id: 'B2', name: 'spare', kind: 'battery', leads: [] },
+    ];
+    const leads = (hazards: Description['hazards']) =>
+      describeUnit(unit({ hazards, rows })).elements.map((e) => e.leads ?? null);
+    expect(leads(['mains'])).toEqual([null, ['thin red one', 'black'], null]);
+    expect(leads(['cell pack'])).toEqual([null, null, null]);
+  });
   it('two packs are two hazards, told by their marks', () => {
     const rows: Description['rows'] = [
       { id: 'A1', name: 'a', kind: 'board' },

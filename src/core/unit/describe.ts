@@ -120,6 +120,7 @@ export function describeUnit(d: Description): UnitMap {
       },
     ];
   };
+  const gated = d.hazards.some((k) => HAZARDS[k].isPack);
   const map: UnitMap = {
     name: d.name.trim(),
     maker: d.maker.trim(),
@@ -131,6 +132,8 @@ export function describeUnit(d: Description): UnitMap {
       weight: KIND_DEFAULTS[r.kind].weight,
       remedies: ladderFor(r.kind, r.id, r.name.trim()),
       ...(over(r).length ? { needs: over(r) } : {}),
+      // With a gate its leads stand there, in the order in which they are parted.
+      ...(!gated && leadsIn(r).length ? { leads: leadsIn(r) } : {}),
     })),
     feeds: [
       ...chain
@@ -153,6 +156,9 @@ export function describeUnit(d: Description): UnitMap {
   return map;
 }
 
+/** The leads of a row, as they were typed. */
+const leadsIn = (r: DescribedRow): string[] => (r.leads ?? []).map((l) => l.trim()).filter(Boolean);
+
 /** The hazards of one kind: of a pack one for each battery that was described, with its leads and its cells. */
 function hazardsOfKind(
   d: Description,
@@ -164,7 +170,7 @@ function hazardsOfKind(
   if (packs.length === 0) return [hazardOfKind(k, k, outermost)];
   return packs.map((r, i) => {
     const h = hazardOfKind(k, i === 0 ? k : `${k} ${r.id}`, over(r));
-    const [power, ...signals] = (r.leads ?? []).map((l) => l.trim()).filter(Boolean);
+    const [power, ...signals] = leadsIn(r);
     return {
       ...h,
       name: packs.length > 1 ? `${h.name} ${r.id}` : h.name,

@@ -39,6 +39,8 @@ export interface MapElement {
   /** access from which a finger can bend or press it; as `needs` when absent */
   touch?: string[];
   remedies: MapRemedy[];
+  /** its own leads, as people call them, where no gate of the unit names them */
+  leads?: string[];
   /** a known-good one is at hand to be tried in its place */
   spare?: boolean;
   /** what is said of it, kept apart from what closed jobs taught */

@@ -44,6 +44,7 @@ const MapElement = closed({
   needs: Needs,
   touch: Needs,
   remedies: Type.Array(MapRemedy, { minItems: 1, maxItems: 12 }),
+  leads: Type.Optional(Type.Array(Name, { maxItems: 20 })),
   spare: Type.Optional(Type.Boolean()),
   hearsay: Type.Optional(
     closed({

@@ -96,6 +96,7 @@ export const elements: Sheet = {
     },
     names('elements', 'needs', 'Covers off to mend it', namesIn, { width: 180 }),
     names('elements', 'touch', 'Covers off to reach it', namesIn, { width: 160 }),
+    names('elements', 'leads', 'Its own leads', namesIn, { width: 160 }),
     {
       head: 'Ladder',
       kind: 'text',
