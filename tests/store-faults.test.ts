@@ -158,6 +158,10 @@ describe('a place that cannot be written to', () => {
     const said = await post(mulch, job?.id, [note('lost?')]);
     expect(said.status).toBe(503);
     expect(((await said.json()) as { detail: string }).detail).toContain('folder of the data is not there');
+    // What the record teaches is read by a thread, which makes no new database in the place of the old one.
+    const taught = await fetch(`${mulch.url}/api/records/figures`);
+    expect(taught.status).toBe(503);
+    expect(((await taught.json()) as { detail: string }).detail).toContain('folder of the data is not there');
     const picture = await sharp({ create: { width: 40, height: 30, channels: 3, background: 'red' } })
       .jpeg()
       .toBuffer();

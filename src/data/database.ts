@@ -1,4 +1,4 @@
-import { mkdirSync } from 'node:fs';
+import { existsSync, mkdirSync } from 'node:fs';
 import path from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { type Client, createClient } from '@libsql/client';
@@ -75,14 +75,7 @@ export const openDatabase = (where: Where): Promise<Database> => keeping(() => o
 async function open(where: Where): Promise<Database> {
   const embedded = !where.url;
   if (embedded) mkdirSync(where.folder, { recursive: true });
-  const url = where.url ?? pathToFileURL(path.join(where.folder, 'mulch.db')).href;
-  const connect = () =>
-    createClient({
-      url,
-      ...(where.token ? { authToken: where.token } : {}),
-      ...(embedded ? { timeout: LOCK_MS } : {}),
-    });
-  const client = connect();
+  const client = connectTo(where);
   try {
     if (embedded) await patiently(client, () => client.execute('PRAGMA journal_mode=WAL'));
     await patiently(client, () => refuseNewer(client, where.migrations));
@@ -91,7 +84,7 @@ async function open(where: Where): Promise<Database> {
     await patiently(client, () => migrate(db, { migrationsFolder: where.migrations }));
     const workshop = embedded ? await patiently(client, () => Workshop.open(where.folder, client)) : null;
     // Writing has a connection of its own, which may be given up while others read.
-    const database = served(client, db, workshop, connect());
+    const database = served(client, db, workshop, connectTo(where));
     // What was kept before there was an index is found too.
     if (await isIndexEmpty(database.read)) await database.write(reindex);
     if (await isRecordOld(database.read)) await database.write(rebuildFacts);
@@ -101,6 +94,33 @@ async function open(where: Where): Promise<Database> {
     throw error;
   }
 }
+
+/**
+ * Reads what is kept beside the process that writes it: no table is brought up to date, and nothing is held.
+ *
+ * @throws StoreFault when it cannot be read
+ */
+export const reading = <T>(where: Where, work: (db: Handle) => Promise<T>): Promise<T> =>
+  keeping(async () => {
+    // To open what is not there would make it.
+    if (!where.url && !existsSync(fileOf(where))) throw storeFault('gone');
+    const client = connectTo(where);
+    try {
+      return await patiently(client, () => work(drizzle(client, { schema: tables })));
+    } finally {
+      client.close();
+    }
+  });
+
+const fileOf = ({ folder }: Where): string => path.join(folder, 'mulch.db');
+
+/** A connection: to the embedded database of a folder, or to a server. */
+const connectTo = (where: Where): Client =>
+  createClient({
+    url: where.url ?? pathToFileURL(fileOf(where)).href,
+    ...(where.token ? { authToken: where.token } : {}),
+    ...(where.url ? {} : { timeout: LOCK_MS }),
+  });
 
 function served(client: Client, db: Db, workshop: Workshop | null, writer: Client): Database {
   const into = drizzle(writer, { schema: tables });

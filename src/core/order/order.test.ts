@@ -158,20 +158,28 @@ describe('order', () => {
   });
 
   it('turns the unit for what begins a keep and asks for no side itself', () => {
-    const moves = fc.tuple(side, side, side, minutes, minutes, fc.boolean(), fc.boolean());
+    const tool = fc.constantFrom(null, 'PH1', 'T20');
+    const moves = fc.tuple(side, side, side, minutes, minutes, tool);
+    const waits = fc.tuple(fc.boolean(), fc.boolean(), fc.boolean());
     const sides = fc.constantFrom<string[][]>(['top'], ['under'], ['left'], ['under', 'left']);
+    const second = fc.option(fc.tuple(fc.constantFrom('before', 'loose'), sides), { nil: null });
+    const flip = fc.constantFrom(1, 4);
     fc.assert(
-      fc.property(moves, sides, side, fc.constantFrom(1, 4), ([a, b, c, m, n, x, y], up, at, flipMinutes) => {
+      fc.property(moves, waits, sides, second, side, flip, (drawn, [x, y, z], up, more, at, flipMinutes) => {
+        const [a, b, c, m, n, t] = drawn;
         const r: OrderRequest = {
           moves: [
-            { id: 'before', minutes: m, tool: null, sideUp: a },
+            { id: 'before', minutes: m, tool: t, sideUp: a },
             { id: 'loose', minutes: 1, tool: 'PH1', sideUp: null, after: x ? ['before'] : [] },
             { id: 'between', minutes: n, tool: 'T20', sideUp: b, after: y ? ['loose'] : [] },
-            { id: 'in', minutes: 1, tool: 'PH1', sideUp: c, after: ['loose'] },
+            { id: 'in', minutes: 1, tool: 'PH1', sideUp: c, after: z ? ['loose', 'before'] : ['loose'] },
           ],
           goal: ['before', 'between', 'in'],
           start: { sideUp: at },
-          keep: [{ from: 'loose', until: 'in', sides: up }],
+          keep: [
+            { from: 'loose', until: 'in', sides: up },
+            ...(more ? [{ from: more[0], until: 'between', sides: more[1] }] : []),
+          ],
           toolMinutes: 1,
           flipMinutes,
         };
@@ -179,7 +187,7 @@ describe('order', () => {
         if (want === Number.POSITIVE_INFINITY) expect(refusal(r)).not.toBeNull();
         else expect(order(r).minutes).toBeCloseTo(want, 9);
       }),
-      { numRuns: 300 },
+      { numRuns: 600 },
     );
   });
 

@@ -1,6 +1,7 @@
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
 import { Refusal } from '../../core/refusal';
+import { StoreFault } from '../../data/store-fault';
 import { Problem } from '../problem';
 import { HEAVY, type HeavyName } from './heavy';
 import type { Said } from './thread';
@@ -32,6 +33,7 @@ function threads(): Piscina | null {
  * (`MULCH_THREAD`), as in unit tests, it is worked out at once.
  *
  * @throws Refusal or Problem as the computation does
+ * @throws StoreFault when what is kept cannot be read
  * @throws Problem 503 when too many wait already
  */
 export const beside =
@@ -48,6 +50,7 @@ export const beside =
       );
     const said = (await there.run({ name, request })) as Said<Answer>;
     if ('refused' in said) throw new Refusal(said.refused.reason, said.refused.path);
+    if ('fault' in said) throw new StoreFault(said.fault.kind, said.fault.words);
     if ('problem' in said) {
       const { status, title, detail, path } = said.problem;
       throw new Problem(status, title, detail, path);

@@ -13,6 +13,7 @@ import { busyFromCalendar } from '../day/calendar-in';
 import { guardOf } from '../guard';
 import { judgeStory } from '../judge-story';
 import { readMapFile } from '../map-file';
+import { WHOLE_RECORD } from '../record/whole-record';
 
 /** What may take its time, and so is never worked out where requests are answered. */
 export const HEAVY = {
@@ -31,6 +32,7 @@ export const HEAVY = {
   readMap: ({ bytes, called }: { bytes: Uint8Array; called: string }) => readMapFile(bytes, called),
   readJobFile: ({ bytes }: { bytes: Uint8Array }) => checkJson(textOf(bytes), guardOf(JobFileSchema)),
   judgeStory,
+  ...WHOLE_RECORD,
   backup: ({ data, to, now }: { data: string; to: string; now: Date }) => makeBackup(data, to, now),
 };
 export type HeavyName = keyof typeof HEAVY;

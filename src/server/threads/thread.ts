@@ -1,4 +1,5 @@
 import { Refusal } from '../../core/refusal';
+import { type FaultKind, storeFaultOf } from '../../data/store-fault';
 import { Problem } from '../problem';
 import { HEAVY, type HeavyName } from './heavy';
 
@@ -6,6 +7,7 @@ import { HEAVY, type HeavyName } from './heavy';
 export type Said<R> =
   | { answer: R }
   | { refused: { reason: string; path: string } }
+  | { fault: { kind: FaultKind; words: string } }
   | { problem: Pick<Problem, 'status' | 'title' | 'detail' | 'path'> };
 
 /** Works one thing out, in a thread of its own. */
@@ -24,6 +26,8 @@ export default async function thread({
       const { status, title, detail, path } = error;
       return { problem: { status, title, detail, path } };
     }
+    const fault = storeFaultOf(error);
+    if (fault) return { fault: { kind: fault.kind, words: fault.message } };
     throw error;
   }
 }

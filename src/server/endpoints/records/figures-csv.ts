@@ -1,9 +1,8 @@
 import { CSV, file } from '../../answer';
-import { database } from '../../context';
 import { endpoint } from '../../endpoint';
 import { recordAsked } from '../../record/asked';
+import { ofRecord } from '../../record/of-record';
 import { taughtCsv } from '../../record/record-csv';
-import { taught } from '../../record/taught';
 
 /** What the jobs that are asked for teach, as a table. */
 export const figuresCsv = endpoint({
@@ -17,7 +16,7 @@ export const figuresCsv = endpoint({
   status: 200,
   handle: async ({ url }) =>
     file(
-      taughtCsv(await taught((await database()).read, recordAsked(url), new Date())),
+      taughtCsv(await ofRecord('taught')({ asked: recordAsked(url), now: new Date() })),
       CSV,
       'what-the-record-teaches.csv',
     ),

@@ -1,9 +1,7 @@
-import { factsPage } from '../../../data/facts';
 import { CSV, file } from '../../answer';
-import { database } from '../../context';
 import { endpoint } from '../../endpoint';
 import { recordAsked } from '../../record/asked';
-import { jobsCsv } from '../../record/record-csv';
+import { ofRecord } from '../../record/of-record';
 
 /** The jobs that are asked for, as a table. */
 export const recordsCsv = endpoint({
@@ -15,6 +13,5 @@ export const recordsCsv = endpoint({
   megabytes: 0,
   answer: 'file',
   status: 200,
-  handle: async ({ url }) =>
-    file(jobsCsv(await factsPage((await database()).read, recordAsked(url))), CSV, 'jobs.csv'),
+  handle: async ({ url }) => file(await ofRecord('jobsCsv')(recordAsked(url)), CSV, 'jobs.csv'),
 });

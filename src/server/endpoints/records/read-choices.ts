@@ -1,8 +1,7 @@
-import { type RecordChoices, recordChoices } from '../../../core/record';
+import type { RecordChoices } from '../../../core/record';
 import { Type } from '../../../core/schema/words';
-import { factsPage } from '../../../data/facts';
-import { database } from '../../context';
 import { endpoint } from '../../endpoint';
+import { ofRecord } from '../../record/of-record';
 
 /** What the filters of the record may be set to. */
 export const readChoices = endpoint({
@@ -14,5 +13,5 @@ export const readChoices = endpoint({
   megabytes: 0,
   answer: Type.Unsafe<RecordChoices>({ type: 'object' }),
   status: 200,
-  handle: async () => recordChoices(await factsPage((await database()).read, {})),
+  handle: async () => ofRecord('recordChoices')(null),
 });

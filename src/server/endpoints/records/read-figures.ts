@@ -1,9 +1,8 @@
 import type { Taught } from '../../../core/record';
 import { Type } from '../../../core/schema/words';
-import { database } from '../../context';
 import { endpoint } from '../../endpoint';
 import { recordAsked } from '../../record/asked';
-import { taught } from '../../record/taught';
+import { ofRecord } from '../../record/of-record';
 
 /** What the jobs that are asked for teach. */
 export const readFigures = endpoint({
@@ -15,5 +14,5 @@ export const readFigures = endpoint({
   megabytes: 0,
   answer: Type.Unsafe<Taught>({ type: 'object' }),
   status: 200,
-  handle: async ({ url }) => taught((await database()).read, recordAsked(url), new Date()),
+  handle: async ({ url }) => ofRecord('taught')({ asked: recordAsked(url), now: new Date() }),
 });
