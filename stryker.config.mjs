@@ -23,5 +23,6 @@ export default {
   mutator: { excludedMutations: ['StringLiteral'] },
   ignorePatterns: ['dist', 'data', 'docs', 'drizzle', 'e2e', 'test-results', 'reports'],
   timeoutMS: 8000,
+  dryRunTimeoutMinutes: 20,
   concurrency: 2,
 };

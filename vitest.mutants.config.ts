@@ -46,7 +46,7 @@ export default defineConfig({
     ],
     sequence: { sequencer: OwnFirst },
     environment: 'node',
-    testTimeout: 30_000,
+    testTimeout: 300_000,
     isolate: false,
     // The solver of a reference check says nothing about one fault.
     exclude: ['**/node_modules/**', 'src/core/order/solver.test.ts'],

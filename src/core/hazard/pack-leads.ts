@@ -5,6 +5,15 @@ type OfMap = Pick<UnitMap, 'plugs'> & { elements?: UnitMap['elements'] };
 /** Words by which people call a pack’s own lead when its map does not name it. Common practice, no source. */
 const PACK_WORDS = /\b(batter(?:y|ies)|packs?|accus?|accumulators?|cells?|balance|bms)\b/i;
 
+/**
+ * Whether somebody says pack or battery, or what belongs to one alone.
+ *
+ * @param name of a plug or a part, as it was said
+ * @returns true for its words, whatever stands beside them
+ * @example saysPack('Battery lead') // true
+ */
+export const saysPack = (name: string): boolean => PACK_WORDS.test(name);
+
 /** A name as it is compared: without case, signs and double spaces. */
 export const folded = (name: string): string =>
   name
@@ -60,7 +69,7 @@ export function belongsTo(map: OfMap, pack: Hazard, name: string): boolean {
   // "B1 lead", "unplug W6 at the board": the designator stands in it as a word of its own.
   if ([power, ...signals, pack.on].some((n) => n && !folded(n).includes(' ') && words.has(folded(n))))
     return true;
-  return HAZARDS[pack.kind].isPack && !power && PACK_WORDS.test(name);
+  return HAZARDS[pack.kind].isPack && !power && saysPack(name);
 }
 
 /** Last words by which people call the pack itself, and words that say it is another one. Common practice, no source. */

@@ -57,6 +57,17 @@ export interface StoryLine extends HistoryLine {
   undone: boolean;
   /** it can be taken back: it counts and is not the opening */
   canUndo: boolean;
+  /** whole minutes by which it is dated before an entry above it, where that is more than clocks differ */
+  minutesBehind?: number;
+}
+
+/** Clocks of devices differ by this much, and nobody has to be told. Common practice, no source. */
+const CLOCKS_DIFFER_MS = 5 * 60_000;
+
+/** How far an entry is dated before one that was taken before it: it came in late, or its clock was set back. */
+function behind(at: string, latest: number): Pick<StoryLine, 'minutesBehind'> {
+  const ms = latest - Date.parse(at);
+  return ms > CLOCKS_DIFFER_MS ? { minutesBehind: Math.floor(ms / 60_000) } : {};
 }
 
 /**
@@ -71,8 +82,10 @@ export function story(events: JobEvent[]): StoryLine[] {
   const counting = new Map(effective(events).map((e) => [e.id, e]));
   const text = new Map<string, string>();
   let state: JobState | null = null;
+  let latest = Number.NEGATIVE_INFINITY;
   return events.map((e) => {
-    const line = { id: e.id, at: e.at, by: e.by, type: e.type };
+    const line = { id: e.id, at: e.at, by: e.by, type: e.type, ...behind(e.at, latest) };
+    latest = Math.max(latest, Date.parse(e.at));
     if (e.type === 'undone') {
       const what = text.get(e.event) ?? 'an entry';
       text.set(

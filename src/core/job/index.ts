@@ -57,6 +57,7 @@ export { gatesAhead, offCount, type RunStop, runOf, type StopStatus } from './ru
 export { mapWords, searchText } from './search-text';
 export { goodInARow, repeatsFor, repeatsWanted, type SoakNow, soakNow } from './soak';
 export * from './state';
+export { type StillFed, stillFed } from './still-fed';
 export { type JobSummary, summarise } from './summary';
 export { type TickLine, ticksOf, ticksOfItem } from './ticks';
 export { beliefHistory, type NextStep, type TraceView, traceRequest, traceView } from './trace-of';

@@ -255,6 +255,16 @@ describe('the story of a job', () => {
     expect(story(r.events)[2]?.undone).toBe(false);
     expect(story(r.events).filter((l) => l.canUndo)).toHaveLength(2);
   });
+  it('says what is dated before an entry that was there already, and by how much', () => {
+    const r = tell(opened(), ...Array.from({ length: 5 }, (_, i) => ({ type: 'note.added', text: `${i}` })));
+    const from = Date.parse('2026-11-26T10:00:00Z');
+    const dated = (minutes: number[]) =>
+      story(
+        r.events.map((e, i) => ({ ...e, at: new Date(from + (minutes[i] ?? 0) * 60_000).toISOString() })),
+      ).map((l) => l.minutesBehind ?? null);
+    expect(dated([0, 10, 5, 4.99, 11, 6])).toEqual([null, null, null, 5, null, null]);
+    expect(dated([0, 130, 1, 2, 140, 20])).toEqual([null, null, 129, 128, null, 120]);
+  });
   it('holds pictures and where screws sit', () => {
     const file = 'a'.repeat(64);
     let r = tell(opened(), intake(), {

@@ -1,5 +1,5 @@
 import type { LineEntry } from './entry';
-import type { Piece } from './piece';
+import type { Piece, Word } from './piece';
 import { type Place, placeAt } from './place';
 
 const TOOL_WORDS =
@@ -41,6 +41,11 @@ function named(piece: Piece, at: number, place: Place): Place {
   return { ...place, label: piece.original({ from: words[0]?.from ?? 0, to: words.at(-1)?.to ?? 0 }) };
 }
 
+/** Whether words say that a thing was set down: "into the tin", "onto the tray", "on the bench". */
+const isSet = (words: readonly Word[]): boolean =>
+  /^(?:into|onto)$/.test(words[0]?.text ?? '') ||
+  (words[0]?.text === 'on' && /^(?:mat|bench|table)$/.test(words.at(-1)?.text ?? ''));
+
 /** Where it is kept: after a `>`, or at the end of the piece. */
 export function readPlace(piece: Piece, doubt: (from: number, to: number) => void): LineEntry['place'] {
   const arrow = piece.at((w) => w.type === 'arrow');
@@ -58,7 +63,7 @@ export function readPlace(piece: Piece, doubt: (from: number, to: number) => voi
     if (piece.rest.slice(at).some((w) => w.found)) continue;
     const after = piece.rest.slice(at);
     const said = /^(?:in|into|to|on|onto)$/.test(after[0]?.text ?? '');
-    const read = placeAt(after, false, piece.original);
+    const read = placeAt(after, isSet(after), piece.original);
     if (!read || read.used !== after.length) continue;
     if (at === 0 && !said && piece.rest.length === after.length && piece.rest.length > 1) continue;
     piece.take(at, read.used, 'kept in');

@@ -310,6 +310,40 @@ const TABLE: Row[] = [
     screw({ count: 2, thread: 'M4', lengthMm: 10, drive: 'HEX2.5' }),
   ],
   ['twelve M three by six pozi two rear cover', screw({ count: 12, drive: 'PZ2' })],
+  // What was done is said last, and the next thing begins after the comma.
+  [
+    'rear cover off, lid A off',
+    off('lift', 'part', 'rear cover', { known: 'rear' }),
+    off('lift', 'part', 'lid A', { known: 'lid-a' }),
+  ],
+  [
+    'unscrewed 6 M4x12 from the rear cover, rear cover off > bench, unplugged the main plug',
+    screw({ count: 6, thread: 'M4', lengthMm: 12, from: 'rear cover', fromKnown: 'rear' }),
+    off('lift', 'part', 'rear cover', { known: 'rear', place: { kind: 'shelf' } }),
+    off('unplug', 'plug', 'main plug', { known: 'main plug' }),
+  ],
+  [
+    '4 screws, lid off -> bench left',
+    screw({ count: 4 }),
+    off('lift', 'part', 'lid', { place: { kind: 'shelf', label: 'left' } }),
+  ],
+  [
+    '6 M4 rear cover, the rear cover > shelf 2',
+    screw({ count: 6, thread: 'M4', from: 'rear cover' }),
+    off('lift', 'part', 'rear cover', { place: { kind: 'shelf', label: '2' } }),
+  ],
+  // Screws of two covers are no cover that came off.
+  ['8 M3 rear cover, lid A', screw({ count: 8, thread: 'M3', fromKnown: 'rear' })],
+  ['6 screws then rear cover', screw({ count: 6 }), off('lift', 'part', 'rear cover', { known: 'rear' })],
+  ['4 screws out of the rear cover', screw({ count: 4, from: 'rear cover', fromKnown: 'rear' })],
+  ['4 M3 off the hood, hood away', screw({ count: 4, from: 'hood' }), off('lift', 'part', 'hood')],
+  ['rear cover away', off('lift', 'part', 'rear cover', { known: 'rear' })],
+  ['swung the rear cover open', off('lift', 'part', 'rear cover', { known: 'rear' })],
+  // Set down somewhere, without a sign.
+  ['rear cover off on the mat', off('lift', 'part', 'rear cover', { place: { kind: 'shelf' } })],
+  ['3 screws into the tin', screw({ count: 3, place: { kind: 'cup' } })],
+  ['lift the card on the tray', off('lift', 'part', 'card on the tray')],
+  ['unplug W1 in the box', off('unplug', 'plug', 'W1 in the box')],
 ];
 
 describe('lines as people write them', () => {

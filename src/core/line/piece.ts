@@ -65,8 +65,10 @@ export class Piece {
   /** What is left, from the first to the last word that says something, as it was typed. */
   words(as: string): { said: string; words: Word[] } {
     const all = this.rest.filter((w) => w.type !== 'comma' || w.found);
-    const first = all.findIndex((w) => w.found || !SMALL.test(w.text));
-    const last = all.findLastIndex((w) => w.found || !SMALL.test(w.text));
+    const isSmall = (w: Word, i: number) =>
+      !w.found && (SMALL.test(w.text) || (w.text === 'out' && all[i + 1]?.text === 'of'));
+    const first = all.findIndex((w, i) => !isSmall(w, i));
+    const last = all.findLastIndex((w, i) => !isSmall(w, i));
     if (first < 0) return { said: '', words: [] };
     const words = all.slice(first, last + 1);
     for (const w of words) this.spans.push({ from: w.from, to: w.to, as });

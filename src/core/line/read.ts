@@ -8,7 +8,7 @@ import { Piece, type Word, withNames } from './piece';
 import { standing } from './standing';
 import { thing } from './thing';
 import { plainOf, tokensOf } from './tokens';
-import { readVerb, verbAt } from './verb-at';
+import { endsIt, readVerb, verbAt } from './verb-at';
 
 /** Covers whose names have every word that was said: "lid" of the sealed lid. */
 function coversCalled(said: string, names: readonly Named[]): Named[] {
@@ -81,6 +81,16 @@ interface Part {
   joined: boolean;
 }
 
+/** Screws from one thing, and after the comma another with a place of its own: "6 M4 hood, hood > bench". */
+function putAside(here: readonly Word[], next: readonly Word[]): boolean {
+  const fasteners =
+    /^(?:count|number|metric)$/.test(here[0]?.type ?? '') || verbAt(here, 0)?.verb.takes === 'fastener';
+  const at = next[0]?.text === 'the' ? 1 : 0;
+  return (
+    fasteners && here.some((w) => w.found) && next[at]?.found !== undefined && next[at + 1]?.type === 'arrow'
+  );
+}
+
 /** Where a comma or "and" begins another move. */
 function pieces(words: Word[]): Part[] {
   const out: Part[] = [{ words: [], joined: false }];
@@ -91,12 +101,14 @@ function pieces(words: Word[]): Part[] {
       (verbAt(next, 0) !== null ||
         next[0]?.type === 'count' ||
         next[0]?.type === 'metric' ||
-        (next[0]?.type === 'number' && next.length > 1));
+        (next[0]?.type === 'number' && next.length > 1) ||
+        endsIt(next));
     const bolted = /^(?:nut|bolt|screw|washer)s?$/;
     const splits =
       !w.found &&
-      ((w.type === 'comma' && begins) ||
-        (/^(?:and|except|then)$/.test(w.text) && begins) ||
+      ((w.type === 'comma' && (begins || putAside(out.at(-1)?.words ?? [], next))) ||
+        (/^(?:and|except)$/.test(w.text) && begins) ||
+        (w.text === 'then' && next.length > 0) ||
         (w.text === 'and' && bolted.test(words[i - 1]?.text ?? '') && bolted.test(next[0]?.text ?? '')) ||
         ((w.type === 'comma' || w.text === 'and') &&
           /^an?$/.test(next[0]?.text ?? '') &&

@@ -49,6 +49,7 @@ export const plainOf = (text: string): string =>
   text
     .replaceAll('×', 'x')
     .replaceAll('→', '>')
+    .replaceAll('->', ' >')
     .replace(/(\d),(?=\d)/g, '$1.')
     .replace(/[A-Z]/g, (c) => c.toLowerCase());
 

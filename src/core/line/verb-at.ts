@@ -31,7 +31,7 @@ export function verbAt(rest: readonly Word[], at: number): { verb: LineVerb; use
 const LAST = ['unplug', 'disconnect', 'lift', 'remove', 'peel', 'undo', 'unscrew', 'eject'];
 const MAY_END = new Set([...LAST, ...LAST.flatMap(toldOf)]);
 const PARTICLE = /^(?:off|out|over|up|open|back)$/;
-const AWAY = /^(?:out|open)$/;
+const AWAY = /^(?:out|open|away)$/;
 const IS = /^(?:is|was|are|were)$/;
 
 /** A verb whose small word stands at the end of the piece: "took the hood off", "the hood came off". */
@@ -54,19 +54,42 @@ function around(piece: Piece): LineVerb | undefined {
 
 const LIFT = VERBS.find((v) => v.does === 'lift');
 
-/** A verb that stands last: "J7 unplug", "J7 was unplugged", and "J7 out", "lid open" where it is known. */
+/** What ends a piece, and what says where a thing lies now. */
+const AFTER = /^(?:>|->|and|then|into|onto|in|on|to)$/;
+
+/**
+ * Whether a piece begins that says last what was done: "roof plate off > bench" of "6 M4, roof plate off > bench".
+ *
+ * @param rest tokens from where it would begin
+ * @returns true where a small word such as `off` ends it, before any comma
+ * @example endsIt(tokens) // true
+ */
+export function endsIt(rest: readonly Word[]): boolean {
+  const comma = rest.findIndex((w) => w.type === 'comma');
+  const own = comma < 0 ? rest : rest.slice(0, comma);
+  return own.some(
+    (w, k) =>
+      k > 0 &&
+      !w.found &&
+      (w.text === 'off' || AWAY.test(w.text)) &&
+      (own[k + 1] === undefined || AFTER.test(own[k + 1]?.text ?? '')),
+  );
+}
+
+/** A verb that stands last: "J7 unplug", "J7 was unplugged", "hood away", and "J7 out", "lid open" where it is known. */
 function ending(piece: Piece): LineVerb | undefined {
   const at = piece.rest.length - 1;
-  if (at > 0 && AWAY.test(piece.rest[at]?.text ?? '') && piece.rest[at - 1]?.found) {
+  const last = piece.rest[at]?.text ?? '';
+  if (at > 0 && (last === 'away' || (AWAY.test(last) && piece.rest[at - 1]?.found))) {
     piece.take(at, 1, 'verb');
     return LIFT;
   }
-  if (at < 1 || !MAY_END.has(piece.rest[at]?.text ?? '')) return undefined;
-  const last = verbAt(piece.rest, at);
-  if (!last) return undefined;
+  if (at < 1 || !MAY_END.has(last)) return undefined;
+  const verb = verbAt(piece.rest, at)?.verb;
+  if (!verb) return undefined;
   const is = at > 1 && IS.test(piece.rest[at - 1]?.text ?? '') ? 1 : 0;
   piece.take(at - is, 1 + is, 'verb');
-  return last.verb;
+  return verb;
 }
 
 /**

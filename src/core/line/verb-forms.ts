@@ -6,6 +6,7 @@ const IRREGULAR: Record<string, string[]> = {
   cut: ['cut'],
   blow: ['blew', 'blown'],
   come: ['came', 'comes'],
+  swing: ['swung'],
 };
 const DOUBLED = /(?:plug|clip|snip|flip|pop)$/;
 

@@ -49,6 +49,8 @@ function Story() {
                   {' '}
                   {l.by}
                   {l.undone && ', taken back'}
+                  {l.minutesBehind !== undefined &&
+                    `, dated ${l.minutesBehind} min before an entry below: it came in late, or its clock was set back`}
                 </span>
                 {wrong?.id === l.id && <Wrong>{wrong.reason}</Wrong>}
               </span>

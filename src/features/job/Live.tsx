@@ -1,5 +1,5 @@
 import { liveLines } from '../../core/hazard';
-import { inUseWords, openAccess, USES } from '../../core/job';
+import { inUseWords, openAccess, stillFed, USES } from '../../core/job';
 import { formatReading } from '../../core/unit';
 import { Second } from '../../ui/Action';
 import { Clock } from '../../ui/Clock';
@@ -15,9 +15,16 @@ export function Live() {
   const lines = liveLines(job.map.hazards, job.hazards, openAccess(job));
   const live = lines.filter((l) => l.state.status === 'live');
   const unknown = lines.filter((l) => l.state.status === 'unknown');
-  const look = live.length || job.inUse.length ? '' : unknown.length ? 'unknown' : 'none';
+  const fed = stillFed(job);
   const title =
-    live.length || job.inUse.length ? 'Live now' : unknown.length ? 'Not known yet' : 'Nothing live is known';
+    live.length || job.inUse.length
+      ? 'Live now'
+      : unknown.length
+        ? 'Not known yet'
+        : fed.length
+          ? 'Fed by its battery'
+          : 'Nothing live is known';
+  const look = live.length || job.inUse.length ? '' : unknown.length || fed.length ? 'unknown' : 'none';
   return (
     <section className={`live ${look}`} aria-label="Live now" aria-live="polite">
       <h2>{title}</h2>
@@ -57,6 +64,14 @@ export function Live() {
           </li>
         ))}
       </ul>
+      {fed.map(({ battery, feeds }) => (
+        <p key={battery.id} className="text-[14px] leading-[1.2]">
+          <b>
+            {battery.id} {battery.name}
+          </b>{' '}
+          feeds {feeds.join(', ')}, plug out or not
+        </p>
+      ))}
       {lines.length > SHOWN && <p className="text-[13px]">and {lines.length - SHOWN} more</p>}
     </section>
   );

@@ -1,5 +1,5 @@
 import { liveLines } from '../../core/hazard';
-import { coversNeeded, gatesAhead, openAccess, partiesLeft } from '../../core/job';
+import { coversNeeded, gatesAhead, openAccess, partiesLeft, stillFed } from '../../core/job';
 import { Action, Second } from '../../ui/Action';
 import { Foot } from '../../ui/Foot';
 import { Faces } from '../faces/Faces';
@@ -21,6 +21,7 @@ export function MakeSafe() {
     .map((h) => lines.find((l) => l.hazard.id === h.id))
     .filter((l) => l !== undefined);
   const needed = coversNeeded(job);
+  const fed = stillFed(job);
   const asked = (job.map.parties?.length ?? 0) > 0;
   // Whoever holds the opening comes before its gates; the others may wait below them.
   const whoFirst = partiesLeft(job).some((p) => (p.before ?? 'opening') === 'opening');
@@ -34,7 +35,9 @@ export function MakeSafe() {
               ? `${ahead.length} ${ahead.length === 1 ? 'gate holds' : 'gates hold'} the way in`
               : job.map.hazards.length
                 ? 'No gate holds the way in'
-                : 'Nothing is known to be live in it'}
+                : fed.length
+                  ? 'Its battery goes on feeding it'
+                  : 'Nothing is known to be live in it'}
           </h2>
           <span className="note">power {job.power === 'unknown' ? 'not known' : job.power}</span>
         </div>
@@ -85,6 +88,15 @@ export function MakeSafe() {
         )}
         <div className="border-t border-rule pt-3 grid gap-2">
           <h2 className="sec">Before hands go in</h2>
+          {fed.map(({ battery, feeds, leads }) => (
+            <p key={battery.id}>
+              <b>
+                {battery.id} {battery.name}
+              </b>{' '}
+              goes on feeding {feeds.join(', ')} with the plug out:{' '}
+              {leads.length ? `part ${leads.join(' and ')}` : 'part its lead'} as soon as it is reached.
+            </p>
+          ))}
           <ul className="note list-disc pl-5 grid gap-1">
             <li>Prove the meter on a known live point, read, prove it again.</li>
             <li>Ground yourself only when nothing live is within reach.</li>

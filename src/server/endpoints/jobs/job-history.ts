@@ -18,12 +18,13 @@ export const jobHistory = endpoint({
   status: 200,
   async handle({ params }) {
     const { events } = await readJob(await database(), params.id ?? '');
-    const rows = story(events).map(({ at, by, type, text, undone }) => ({
+    const rows = story(events).map(({ at, by, type, text, undone, minutesBehind }) => ({
       at,
       by,
       type,
       text,
       counts: undone ? 'no' : 'yes',
+      'minutes behind': minutesBehind ?? '',
     }));
     return file(
       Papa.unparse(rows, { escapeFormulae: FORMULA }),
