@@ -63,6 +63,33 @@ describe('waits and the day', () => {
     );
   });
 
+  it('names what decides the end, link by link from the first minute, and every minute the hands are free', () => {
+    fc.assert(
+      fc.property(tasks, (list) => {
+        const got = schedule({ tasks: list });
+        const by = new Map<string, Task>(list.map((t) => [t.id, t]));
+        const at = (id: string) => got.start[id] as number;
+        const handsEnd = (id: string) => at(id) + (by.get(id) as Task).handsOn;
+        const end = (id: string) => handsEnd(id) + (by.get(id) as Task).handsOff;
+        const { critical } = got;
+        expect(new Set(critical).size).toBe(critical.length);
+        expect(at(critical[0] as string)).toBe(0);
+        expect(end(critical.at(-1) as string)).toBe(got.minutes);
+        critical.slice(1).forEach((id, k) => {
+          const last = critical[k] as string;
+          // It waited for what comes before it, or for the hands.
+          const waited = (by.get(id) as Task).after?.includes(last) && end(last) === at(id);
+          expect(waited || handsEnd(last) === at(id)).toBe(true);
+        });
+        const busy = (minute: number) => list.some((t) => at(t.id) <= minute && handsEnd(t.id) >= minute + 1);
+        const free = (minute: number) => got.free.some((f) => f.from <= minute && f.to >= minute + 1);
+        for (let m = 0; m < got.minutes; m++) expect(free(m)).toBe(!busy(m));
+        for (const f of got.free) expect(f.to).toBeGreaterThan(f.from);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
   it('follows an example worked by hand: the glue first, the cleaning while it cures', () => {
     const got = schedule({
       tasks: [
@@ -87,7 +114,8 @@ describe('waits and the day', () => {
     expect(() => schedule({ tasks: [t('a', ['zz'])] })).toThrow(/zz/);
     expect(() => schedule({ tasks: [t('a'), t('a')] })).toThrow(/twice/);
     expect(() => schedule({ tasks: [{ id: 'a', handsOn: -1, handsOff: 0 }] })).toThrow(/handsOn of “a”/);
-    expect(schedule({ tasks: [] }).minutes).toBe(0);
+    expect(() => schedule({ tasks: [{ id: 'a', handsOn: 0, handsOff: -1 }] })).toThrow(/handsOff of “a”/);
+    expect(schedule({ tasks: [] })).toMatchObject({ start: {}, minutes: 0, critical: [], free: [] });
   });
 
   it('answers within its limit for 60 tasks', () => {

@@ -48,6 +48,57 @@ describe('dumps of settings', () => {
       ['M301 P', '-1.5'],
     ]);
   });
+  it.each<[string, [string, string][]]>([
+    ['  >  gain=2', [['gain', '2']]],
+    ['  ECHO:gain=2', [['gain', '2']]],
+    ['> baud 9600   ;  fast', [['baud', '9600']]],
+    ['gain=2; was; 3', [['gain', '2']]],
+    ['   gain   =   a b   ', [['gain', 'a b']]],
+    ['url=http://x:80/>y', [['url', 'http://x:80/>y']]],
+    ['note: echo: on', [['note', 'echo: on']]],
+    [
+      'M92  X80   Y-4.5',
+      [
+        ['M92 X', '80'],
+        ['M92 Y', '-4.5'],
+      ],
+    ],
+    ['M92.1 X.5', [['M92.1 X', '.5']]],
+    ['M92', [['M92', '']]],
+    ['a=', [['a', '']]],
+    ['a=1\r\na=2\r\n', [['a', '2']]],
+    ['# x=1\n // y=2\n  ;z=3\n', []],
+  ])('%j is read as %j', (text, settings) => {
+    expect([...readDump(text)]).toEqual(settings);
+  });
+  it.each([
+    ['1', '1.0', 'same'],
+    ['+1.', '1', 'same'],
+    ['.5', '0.50', 'same'],
+    ['1e2', '100', 'same'],
+    ['12.25E-1', '1.225', 'same'],
+    ['1.5e+12', '1500000000000', 'same'],
+    ['-.25', '-0.25', 'same'],
+    ['10', '12', 'within tolerance'],
+    ['10', '12.000001', 'changed'],
+    ['10', '8', 'within tolerance'],
+    ['10', '7.9', 'changed'],
+    // What only begins or ends like a number is none.
+    ['1 V', '1.0 V', 'changed'],
+    ['v1', 'v1.0', 'changed'],
+    ['1.2.3', '1.2.30', 'changed'],
+    ['1e', '1e0', 'changed'],
+    ['.', '.0', 'changed'],
+    ['1e2x', '100x', 'changed'],
+  ])('%s beside %s: %s', (before, after, verdict) => {
+    const { verdict: of, changed } = settingsDiff({
+      before: `a=${before}`,
+      after: `a=${after}`,
+      tolerance: 2,
+    });
+    expect(of).toEqual({ a: verdict });
+    expect(changed).toEqual(verdict === 'changed' ? [{ key: 'a', before, after }] : []);
+  });
   it('are compared by key, with a tolerance and keys that must differ', () => {
     const a = settingsDiff({
       before: 'a=1.00\nb=2\nc=3\nserial=17\nzero=5',
