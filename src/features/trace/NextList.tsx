@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { JobState, NextStep, TraceView } from '../../core/job';
+import { type JobState, type NextStep, openAccess, type TraceView } from '../../core/job';
 import { hazardsOf, type MapCheck, type UnitMap } from '../../core/unit';
 import { Warn } from '../../ui/Signs';
 import { SplitTape } from '../../ui/SplitTape';
@@ -26,6 +26,7 @@ export function NextList({ map, view, chosen, onChoose, onLook, job, reckoning }
   const [focused, setFocused] = useState<string | null>(null);
   const p = new Map(view.suspects.map((s) => [s.id, s.p]));
   const shares = [...p].map(([id, x]) => ({ id, p: x }));
+  const isOpen = openAccess(job).length > 0;
   return (
     <section className="flex flex-col min-h-0" aria-label="Next checks" aria-busy={reckoning}>
       <div className="lead pad pb-2!">
@@ -84,20 +85,29 @@ export function NextList({ map, view, chosen, onChoose, onLook, job, reckoning }
                   <SplitTape shares={shares.map((s) => ({ ...s, tested: tested.has(s.id) }))} />
                   {(now || n === view.next[0]) && <span className="text-[14px] leading-[1.25]">{n.why}</span>}
                   {n.check && (now || n.id === focused) && <WouldClear job={job} check={n.check} />}
-                  <span className="flex flex-wrap text-[14px] leading-[1.2] [&>*+*]:border-l [&>*+*]:border-rule-strong [&>*+*]:pl-[9px] [&>*]:pr-[9px]">
-                    <span>
-                      <b>{minutes(n.minutes)}</b> min
-                    </span>
-                    <span>
-                      {n.openMinutes > 0 ? `opening ${minutes(n.openMinutes)}\u00a0min` : 'stays shut'}
-                    </span>
-                    {n.kind === 'check' && <span>{n.power === 'either' ? 'powered or dead' : n.power}</span>}
-                    <span>mended in {minutes(n.expectedMinutes)}&nbsp;min</span>
-                    {hazards[0] && (
-                      <span className="text-brick flex gap-1 items-center">
-                        <Warn size={14} /> {hazards[0].detail}
+                  {/* What parts two facts is out of sight where a line begins. */}
+                  <span className="overflow-hidden">
+                    <span className="flex flex-wrap text-[14px] leading-[1.2] -ml-[10px] [&>*]:border-l [&>*]:border-rule-strong [&>*]:pl-[9px] [&>*]:pr-[9px]">
+                      <span>
+                        <b>{minutes(n.minutes)}</b> min
                       </span>
-                    )}
+                      <span>
+                        {n.openMinutes > 0
+                          ? `opening ${minutes(n.openMinutes)}\u00a0min`
+                          : isOpen
+                            ? 'no cover more'
+                            : 'stays shut'}
+                      </span>
+                      {n.kind === 'check' && (
+                        <span>{n.power === 'either' ? 'powered or dead' : n.power}</span>
+                      )}
+                      <span>mended in {minutes(n.expectedMinutes)}&nbsp;min</span>
+                      {hazards[0] && (
+                        <span className="text-brick flex gap-1 items-center">
+                          <Warn size={14} /> {hazards[0].detail}
+                        </span>
+                      )}
+                    </span>
                   </span>
                 </span>
               </button>
