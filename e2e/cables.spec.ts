@@ -118,7 +118,7 @@ test('headers and plugs come in as CSV, with a wrong row named and undo to take 
     .click();
   await alive(page);
   await page.getByRole('button', { name: 'A similar unit from this' }).click();
-  await page.waitForURL('**/units/*');
+  await expect(page.getByRole('heading', { name: 'Ferry departure board, copy' })).toBeVisible();
   await alive(page);
   await page.getByRole('tab', { name: /Headers/ }).click();
   const file = page.getByLabel('CSV of headers or plugs').first();

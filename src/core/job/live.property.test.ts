@@ -51,6 +51,8 @@ const maps: fc.Arbitrary<UnitMap> = fc
 /** What a technician may try at any moment; most of it is refused at most moments. */
 const tries = fc.array(fc.record({ act: fc.nat(20), n: fc.nat(20), m: fc.nat(20), flag: fc.boolean() }), {
   maxLength: 50,
+  // As long as it may be: most of what is tried is refused.
+  size: 'max',
 });
 type Try = { act: number; n: number; m: number; flag: boolean };
 
@@ -191,8 +193,9 @@ function run(
   map: UnitMap,
   list: Try[],
   seen: (before: JobState, t: Told, after: JobState) => void,
+  from = start(map),
 ): JobRecord {
-  let r = start(map);
+  let r = from;
   for (const one of list) {
     const t = told(r.state, one);
     if (!t) continue;
@@ -218,25 +221,102 @@ const accepts = (r: JobRecord, t: Told): JobRecord | null => {
 };
 const RUNS = { numRuns: 250 };
 
+/** Powered down, and every gate cleared that can be: the leads of a pack by its map's order, or the other way round. */
+function madeSafe(from: JobRecord): JobRecord {
+  let r = from;
+  const go = (t: Told) => {
+    const next = accepts(r, t);
+    if (next) r = next;
+    return next !== null;
+  };
+  go({ type: 'power.set', power: 'off' });
+  for (const step of r.state.map.powerDown ?? []) go({ type: 'power-down.done', step: step.id });
+  for (const h of r.state.map.hazards) {
+    if (r.state.hazards.find((s) => s.id === h.id)?.status === 'made safe') continue;
+    const { power, signals } = leadsOf(r.state.map, h);
+    const off = new Set(plugsOff(r.state).map((o) => o.toLowerCase()));
+    const leads = [...signals, power].filter(
+      (l): l is string => l !== undefined && !off.has(l.toLowerCase()),
+    );
+    for (const order of [leads, [...leads].reverse()])
+      if (
+        go({
+          type: 'gate.cleared',
+          hazard: h.id,
+          acted: true,
+          source: 'meter',
+          ...(h.clear.reading ? { reading: 0, unit: h.clear.reading.unit } : {}),
+          ...(HAZARDS[h.kind].isPack ? { leads: order } : {}),
+        })
+      )
+        break;
+  }
+  return r;
+}
+
+/** Made safe, every cover off and made safe again. */
+function openedUp(from: JobRecord, each: (lifted: boolean, cover: string) => void = () => {}): JobRecord {
+  let r = madeSafe(from);
+  for (const a of r.state.map.access) {
+    if (r.state.ledger.covers.some((c) => c.id === a.id && c.state !== 'final')) continue;
+    const home = r.state.ledger.items.find((i) => i.cover === a.id && tally(i).back > 0);
+    const next = accepts(
+      r,
+      home
+        ? { type: 'item.taken', item: home.id, count: 1 }
+        : {
+            type: 'move.recorded',
+            verb: 'lift',
+            text: `lift ${a.name}`,
+            item: { kind: 'part', name: a.name, count: 1, place: { kind: 'shelf' } },
+          },
+    );
+    each(next !== null, a.name);
+    r = madeSafe(next ?? r);
+  }
+  return madeSafe(r);
+}
+
 describe('over random jobs on units as they are described', () => {
   it('nothing that is plugged or fitted to a pack leaves “made safe” standing', () => {
+    // Told here by what it is called on the form; where no lead is named there, by what only a pack has.
+    const OF_PACK = new Set(['balance lead', 'drive pack', 'B1']);
+    let armed = 0;
     fc.assert(
-      fc.property(maps, tries, (map, list) => {
-        run(map, list, (before, t, after) => {
-          const name =
+      fc.property(maps, tries, fc.array(fc.nat(20), { minLength: 4, maxLength: 12 }), (map, list, home) => {
+        const named = map.hazards.some((h) => HAZARDS[h.kind].isPack && h.clear.unplugs);
+        const seen = (before: JobState, t: Told, after: JobState) => {
+          const back =
             t.type === 'item.returned'
               ? before.ledger.items.find((i) => i.id === t.item && !i.cover && i.kind !== 'fastener')?.name
               : t.type === 'part.fitted'
                 ? 'B1'
                 : undefined;
-          if (!name) return;
-          for (const h of after.map.hazards)
-            if (HAZARDS[h.kind].isPack && belongsTo(after.map, h, name))
-              expect(after.hazards.find((s) => s.id === h.id)?.status).toBe('live');
-        });
+          if (!back) return;
+          for (const h of after.map.hazards.filter((x) => HAZARDS[x.kind].isPack)) {
+            const leads = [h.clear.unplugs, ...(h.clear.signals ?? []), 'drive pack', 'B1'];
+            if (named ? !leads.includes(back) : !OF_PACK.has(back)) continue;
+            if (before.hazards.find((s) => s.id === h.id)?.status === 'made safe') armed++;
+            expect(after.hazards.find((s) => s.id === h.id)?.status, back).toBe('live');
+          }
+        };
+        let r = openedUp(run(map, list, seen));
+        for (const k of home) {
+          const off = r.state.ledger.items.filter((i) => i.kind !== 'fastener' && tally(i).off > 0);
+          const item = pick(off, k);
+          if (!item) break;
+          const state = item.kind === 'plug' ? 'plugged' : 'fitted';
+          const t: Told = { type: 'item.returned', item: item.id, count: 1, state };
+          const next = accepts(r, t);
+          if (!next) continue;
+          seen(r.state, t, next.state);
+          r = next;
+        }
       }),
       RUNS,
     );
+    // Stories in which a pack that was made safe is live again.
+    expect(armed).toBeGreaterThan(10);
   });
 
   it('no lever and no heat while the power is on, or while the charge was not read since', () => {
@@ -346,56 +426,20 @@ describe('over random jobs on units as they are described', () => {
           if (next) r = next;
           return next !== null;
         };
-        const gates = () => {
-          for (const h of r.state.map.hazards) {
-            if (r.state.hazards.find((s) => s.id === h.id)?.status === 'made safe') continue;
-            const { power, signals } = leadsOf(r.state.map, h);
-            const off = new Set(plugsOff(r.state).map((o) => o.toLowerCase()));
-            const leads = [...signals, power].filter(
-              (l): l is string => l !== undefined && !off.has(l.toLowerCase()),
-            );
-            for (const order of [leads, [...leads].reverse()])
-              if (
-                go({
-                  type: 'gate.cleared',
-                  hazard: h.id,
-                  acted: true,
-                  source: 'meter',
-                  ...(h.clear.reading ? { reading: 0, unit: h.clear.reading.unit } : {}),
-                  ...(HAZARDS[h.kind].isPack ? { leads: order } : {}),
-                })
-              )
-                break;
-          }
-        };
         for (const u of r.state.inUse) go({ type: 'use.ended', use: u.id });
         go(standing('tape', 'bare contacts'));
         if (!r.state.out && !r.state.fix) {
-          go({ type: 'power.set', power: 'off' });
-          for (const step of r.state.map.powerDown ?? []) go({ type: 'power-down.done', step: step.id });
-          gates();
-          for (const a of r.state.map.access) {
-            const off = r.state.ledger.covers.find((c) => c.id === a.id && c.state !== 'final');
-            if (off) continue;
-            const home = r.state.ledger.items.find((i) => i.cover === a.id && tally(i).back > 0);
-            const lifted = home
-              ? go({ type: 'item.taken', item: home.id, count: 1 })
-              : go({
-                  type: 'move.recorded',
-                  verb: 'lift',
-                  text: `lift ${a.name}`,
-                  item: { kind: 'part', name: a.name, count: 1, place: { kind: 'shelf' } },
-                });
-            expect(lifted, `${a.name} comes off: ${why}`).toBe(true);
-            gates();
-          }
-          gates();
+          r = openedUp(r, (lifted, cover) => {
+            expect(lifted, `${cover} comes off: ${why}`).toBe(true);
+          });
           expect(
             go({ type: 'part.removed', name: 'the old one', along: plugsToMove(r.state) }),
             `the old part comes out: ${why}`,
           ).toBe(true);
         }
         if (!r.state.fix) {
+          // What came on since is made safe again first.
+          r = madeSafe(r);
           go({ type: 'preparation.ticked', line: 'polarity', note: '+3.7 V' });
           expect(go({ type: 'part.fitted', name: 'the new one' }), `the new part goes in: ${why}`).toBe(true);
         }

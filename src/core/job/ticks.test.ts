@@ -56,7 +56,8 @@ describe('ticks of one’s own', () => {
     const door = b.item('door');
     b.tell({ type: 'tick.noted', text: ' clean the seat ', stop: 'swap' });
     b.tell({ type: 'tick.noted', text: 'grease the seal', stop: 'close up', item: door });
-    expect(ticksOf(b.state(), 'swap').map((t) => t.text)).toEqual(['clean the seat']);
+    const swap = () => ticksOf(b.state(), 'swap').map((t) => [t.text, t.done]);
+    expect(swap()).toEqual([['clean the seat', false]]);
     expect(ticksOf(b.state(), 'close up')).toEqual([]);
     expect(ticksOfItem(b.state(), door)).toMatchObject([{ text: 'grease the seal', done: false }]);
     b.tell({ type: 'part.removed', name: 'old main board' });
@@ -64,12 +65,18 @@ describe('ticks of one’s own', () => {
     expect(openPoints(b.state()).map((p) => p.what)).toEqual(
       expect.arrayContaining(['not ticked: clean the seat', 'not ticked: grease the seal']),
     );
+    b.tell({ type: 'tick.done', tick: ticksOf(b.state(), 'swap')[0]?.id ?? '' });
+    expect(swap()).toEqual([['clean the seat', true]]);
     const tick = ticksOfItem(b.state(), door)[0]?.id ?? '';
     b.tell({ type: 'tick.done', tick });
     expect(() => b.tell({ type: 'tick.done', tick })).toThrow('ticked already');
     expect(openPoints(b.state()).map((p) => p.what)).not.toContain('not ticked: grease the seal');
     const notes = reportOf(b.state(), b.events()).find((s) => s.title === 'Notes')?.lines;
-    expect(notes).toMatchObject([{ text: 'grease the seal', result: 'ticked' }]);
+    expect(notes).toMatchObject([
+      { text: 'clean the seat', result: 'ticked' },
+      { text: 'grease the seal', result: 'ticked' },
+    ]);
+    expect(ticksOfItem(b.state(), door)).toMatchObject([{ done: true }]);
   });
   it('what is no tick, an empty one, or one of a thing that is not there is refused', () => {
     const b = bench(map);

@@ -93,6 +93,15 @@ describe('the way home', () => {
         if (!home.quicker) return;
         const texts = (steps: WayBackStep[]) => steps.map((s) => s.text).sort();
         expect(texts(home.quicker)).toEqual(texts(home.strict));
+        for (const steps of [home.strict, home.quicker])
+          steps.forEach((s, at) => {
+            // Screws wait for what they hold, and a cover closes over what is home.
+            const held = steps.findIndex((h) => h.item?.kind === 'part' && h.item.name === s.item?.from);
+            if (s.item?.kind === 'fastener') expect(held).toBeLessThan(at);
+            if (s.kind !== 'close') return;
+            const over = steps.slice(at + 1).filter((x) => x.item?.inside.includes(s.cover?.id ?? ''));
+            expect(over.map((x) => x.text)).toEqual([]);
+          });
         expect(home.savedMinutes).toBeCloseTo(
           home.strictSpent.minutes - (home.quickerSpent?.minutes ?? 0),
           9,
