@@ -364,7 +364,7 @@ export const BREAKS = [
     from: 'if (sha256(bytes) !== sum)',
     to: "if (sha256(bytes) === '')",
     test: 'tests/hand-over.test.ts',
-    named: 'with anything wrong in it',
+    named: '',
   },
   {
     promise: 'No share of nothing, no figure without its count',

@@ -3,7 +3,7 @@ import { Refusal } from '../refusal';
 import { reportOf } from '../report';
 import { type Description, describeUnit, type UnitMap } from '../unit';
 import { gatesAhead, handHeldBy, history, openPoints, plugsOff, proofHeldBy } from '.';
-import { bench } from './bench.test.fixture';
+import { bench, kiosk } from './bench.test.fixture';
 
 /** A vehicle pack with balance and main lead under a sealed lid, as somebody would describe it. */
 const scooter = (more: Partial<Description> = {}): UnitMap =>
@@ -450,6 +450,33 @@ describe('a proof proves something', () => {
 });
 
 describe('the old part', () => {
+  it('that is a battery stays out though another part is in hand, and whether or not a gate is about it', () => {
+    const b = bench(
+      kiosk([
+        { id: 'A1', name: 'board', kind: 'board' },
+        { id: 'B1', name: 'standby battery', kind: 'battery', leads: ['red spade'] },
+      ]),
+    );
+    b.planned('A1');
+    b.tell({ type: 'plan.chosen', element: 'B1', remedy: 'replace', why: 'it too', also: true });
+    b.line('lift door > shelf, unplug red spade');
+    for (const name of ['standby battery', 'board'])
+      b.tell({
+        type: 'move.recorded',
+        verb: 'lift',
+        text: `lift ${name}`,
+        item: { kind: 'part', name, count: 1, place: { kind: 'shelf' } },
+        out: true,
+      });
+    expect(b.state()).toMatchObject({ out: { element: 'A1' }, outBeside: [{ element: 'B1' }] });
+    const back = (name: string) =>
+      reason(() => b.tell({ type: 'item.returned', item: b.item(name), count: 1, state: 'fitted' }));
+    expect(back('standby battery')).toBe(
+      'standby battery was taken out: a pack that was out is not fitted again',
+    );
+    // A board may go back after all.
+    expect(back('board')).toBe('taken');
+  });
   it('lifting what is planned to be replaced is its Out, counted once and never offered again', () => {
     const b = ready(scooter());
     b.line('lift sealed lid > shelf');

@@ -15,6 +15,7 @@ import { HAZARDS, holesOf } from '../../../unit';
 import { itemOf, itemSpec } from '../../came-off';
 import { handsIn } from '../../hands-in';
 import { demandDry, mayUse, using } from '../../in-use';
+import { outsOf } from '../../opening';
 import { leadsNow, packsNamed } from '../../packs';
 import type { JobState } from '../../state';
 import { withTimer } from '../../timing';
@@ -22,8 +23,11 @@ import { isSwollenPack } from '../../waits';
 import { kind } from '../kind';
 import { ItemId } from './draft-schema';
 
-const isPackElement = (state: JobState) =>
-  state.map.elements.find((e) => e.id === state.out?.element)?.kind === 'battery';
+/** Whether a thing of the tray is a battery that came out to be replaced, in hand or beside it. */
+function isOldBattery(state: JobState, item: string): boolean {
+  const element = outsOf(state).find((o) => o.item === item)?.element;
+  return state.map.elements.find((e) => e.id === element)?.kind === 'battery';
+}
 
 /** Some of a thing goes back, so far. */
 export const itemReturned = kind({
@@ -54,7 +58,7 @@ export const itemReturned = kind({
         '/item',
       );
       demand(
-        !i.old || !(packsNamed(state, i.name).length > 0 || isPackElement(state)),
+        !i.old || !(packsNamed(state, i.name).length > 0 || isOldBattery(state, i.id)),
         `${i.name} was taken out: a pack that was out is not fitted again`,
         '/item',
       );
