@@ -131,7 +131,14 @@ test('a day by key, of units that were described from nothing: places, times, or
   await rows.filter({ hasText: freezer }).getByRole('button', { name: freezer }).click();
   await times.getByLabel('Not before').fill('');
   await times.getByLabel('Over by').fill('');
+  // While a pointer is down nothing that is worked out moves the page under it.
+  await expect(page.getByText('All of it fits.')).toBeVisible();
+  await page.getByRole('heading', { name: 'Ways' }).hover();
+  await page.mouse.down();
   await page.getByLabel('Until', { exact: true }).fill('10:30');
+  await page.waitForTimeout(1500);
+  await expect(page.getByText('All of it fits.')).toBeVisible();
+  await page.mouse.up();
   await expect(rows.filter({ hasText: crane })).toContainText(
     'left for another day: no room beside the others',
   );

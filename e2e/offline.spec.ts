@@ -56,7 +56,7 @@ test('without the server every stop opens again, entries wait, and arrive in the
   const at = new URL(job).pathname;
   await page.goto(mulch.url);
   await alive(page);
-  await kept(page, ['/', '/day', '/sums', '/cables', '/batteries', '/units', `${at}/take-in`, `${at}/plugs`]);
+  await kept(page, ['/', '/sums', '/cables', '/batteries', '/units', `${at}/take-in`, `${at}/plugs`]);
   await page.goto(`${job}/take-in`);
   await alive(page);
   // What was sent after the page was kept is in no kept page.
@@ -102,7 +102,7 @@ test('without the server every stop opens again, entries wait, and arrive in the
     expect(n).toBeLessThan(9);
   }
   await note(page, 'third, from Hand over');
-  for (const view of ['/', '/day', '/sums', '/cables', '/batteries', '/units', `${at}/plugs`]) {
+  for (const view of ['/', '/sums', '/cables', '/batteries', '/units', `${at}/plugs`]) {
     await page.goto(`${mulch.url}${view}`);
     await alive(page);
   }

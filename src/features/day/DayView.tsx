@@ -15,6 +15,7 @@ import { Action, Second } from '../../ui/Action';
 import { alongRows } from '../../ui/along-rows';
 import { Choices, TextField, Wrong } from '../../ui/Field';
 import { Foot } from '../../ui/Foot';
+import { useStill } from '../../ui/use-still';
 import { author } from '../job/author';
 import { SheetFrame } from '../sheet/SheetFrame';
 import { SumHost } from '../sums/SumHost';
@@ -81,7 +82,7 @@ export function DayView({
   const [now, setNow] = useState<number | null>(null);
   const [who, setWho] = useState(person);
   const plans = useMemo(() => [plan, ...link.others], [plan, link.others]);
-  const reckoned = useWorkedOut(plans, offers, house);
+  const reckoned = useStill(useWorkedOut(plans, offers, house));
   const { out, busy, wrong } = reckoned[0] ?? { out: null, busy: true, wrong: null };
   useEffect(() => {
     const look = () => setNow(minutesTo(day, new Date().toISOString(), plan.zone));
@@ -93,9 +94,10 @@ export function DayView({
     // The page without a name is of whoever works at this bench, or else of whoever planned this day.
     // The day of this bench, where none is asked for: the server may be on another clock.
     const today = format(new Date(), 'yyyy-MM-dd');
-    const asked = new URLSearchParams(window.location.search).has('day');
-    if (!asked && today !== day) return goTo(today, person);
-    if (person) return;
+    const asked = new URLSearchParams(window.location.search);
+    if (!asked.has('day') && today !== day) return goTo(today, person);
+    // A page that was kept without a name stays as it is: asked for again it would be the same.
+    if (person || asked.get('person')) return;
     const here = author.get();
     const [fullest] = [...sheet.others].sort((a, b) => b.jobs.length - a.jobs.length);
     goTo(day, here === 'bench' ? (fullest?.person ?? here) : here);

@@ -6,7 +6,7 @@ import { kept } from '../../ui/kept';
 /** Jobs kept ahead of being opened. */
 const MOST_JOBS = 20;
 /** Views that belong to no job. */
-const VIEWS = ['/', '/day', '/sums', '/cables', '/batteries', '/units'];
+const VIEWS = ['/', '/sums', '/cables', '/batteries', '/units'];
 /** How long what was kept is good for while nothing says otherwise. */
 const GOOD_MS = 3_600_000;
 const KEY = 'mulch-ahead';
