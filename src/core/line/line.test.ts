@@ -339,6 +339,8 @@ const TABLE: Row[] = [
   ['4 M3 off the hood, hood away', screw({ count: 4, from: 'hood' }), off('lift', 'part', 'hood')],
   ['rear cover away', off('lift', 'part', 'rear cover', { known: 'rear' })],
   ['swung the rear cover open', off('lift', 'part', 'rear cover', { known: 'rear' })],
+  // How a latch or a clip is now is no part that came off.
+  ['unplug W1, latch open', off('unplug', 'plug', 'W1 latch open', { known: 'W1' })],
   // Set down somewhere, without a sign.
   ['rear cover off on the mat', off('lift', 'part', 'rear cover', { place: { kind: 'shelf' } })],
   ['3 screws into the tin', screw({ count: 3, place: { kind: 'cup' } })],

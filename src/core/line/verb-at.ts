@@ -55,13 +55,13 @@ function around(piece: Piece): LineVerb | undefined {
 const LIFT = VERBS.find((v) => v.does === 'lift');
 
 /** What ends a piece, and what says where a thing lies now. */
-const AFTER = /^(?:>|->|and|then|into|onto|in|on|to)$/;
+const AFTER = /^(?:>|and|then|into|onto|in|on|to)$/;
 
 /**
  * Whether a piece begins that says last what was done: "roof plate off > bench" of "6 M4, roof plate off > bench".
  *
  * @param rest tokens from where it would begin
- * @returns true where a small word such as `off` ends it, before any comma
+ * @returns true where `off` or `away` ends it before any comma, or `out` or `open` behind a name that is known
  * @example endsIt(tokens) // true
  */
 export function endsIt(rest: readonly Word[]): boolean {
@@ -71,7 +71,7 @@ export function endsIt(rest: readonly Word[]): boolean {
     (w, k) =>
       k > 0 &&
       !w.found &&
-      (w.text === 'off' || AWAY.test(w.text)) &&
+      (/^(?:off|away)$/.test(w.text) || (AWAY.test(w.text) && own[k - 1]?.found !== undefined)) &&
       (own[k + 1] === undefined || AFTER.test(own[k + 1]?.text ?? '')),
   );
 }
