@@ -186,6 +186,7 @@ test('the owner’s page, what is owed, a signature and the bundle, which anothe
     await alive(page);
     await expect(page.getByRole('img', { name: 'Signature of M. Wren' }).first()).toBeVisible();
   } finally {
+    await page.goto('about:blank');
     await other.stop();
   }
 });

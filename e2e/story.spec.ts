@@ -191,6 +191,7 @@ test('the hearing-loop amplifier, from Take in to Hand over, and onto another Mu
     };
     expect(again.events).toEqual((JSON.parse(readFileSync(file, 'utf8')) as { events: unknown[] }).events);
   } finally {
+    await page.goto('about:blank');
     await other.stop();
   }
 });
