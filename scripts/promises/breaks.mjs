@@ -390,5 +390,38 @@ export const BREAKS = [
     test: 'tests/search.test.ts',
     named: 'whatever is thrown at it',
   },
+  {
+    promise: 'A way in that was kept loses no move the next time.',
+    file: 'src/core/recipe/kept.ts',
+    from: 'access: [...map.access, ...met],',
+    to: 'access: map.access,',
+    test: 'src/core/recipe/recipe.test.ts',
+    named: 'brings its covers with it',
+  },
+  {
+    promise: 'A rule that came later does not make an old job unreadable.',
+    file: 'src/core/job/reduce.ts',
+    from: 'const next = kind.apply(state, payload, meta);',
+    to: `if (kind.admit !== 'always') kind.admit(state, payload, meta);
+  const next = kind.apply(state, payload, meta);`,
+    test: 'tests/bench-rules.test.ts',
+    named: 'a rule that came later',
+  },
+  {
+    promise: 'A day keeps every time, place and wait it was given',
+    file: 'src/core/day/walk.ts',
+    from: 'if (t < b.until - HAIR && t + minutes > b.from + HAIR) t = b.until;',
+    to: '',
+    test: 'src/core/day/day.test.ts',
+    named: '',
+  },
+  {
+    promise: 'Where the advice calls itself exact, no way on is quicker.',
+    file: 'src/core/trace/exact.ts',
+    from: '.sort((a, b) => a.minutes - b.minutes)',
+    to: '.sort((a, b) => b.minutes - a.minutes)',
+    test: 'tests/trace-exact.test.ts',
+    named: '',
+  },
 ];
 // biome-ignore-end lint/suspicious/noTemplateCurlyInString: end of the code
