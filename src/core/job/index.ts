@@ -1,5 +1,6 @@
 export { answerWords, verdictOf } from './answer';
 export { bareEnds } from './bare-ends';
+export { coverHeldBy } from './cover-held';
 export { demandDay } from './day';
 export * from './event';
 export { designated, type FaceNow, facesNow, faceToShow, type PinTone } from './face-of';

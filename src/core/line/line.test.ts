@@ -332,6 +332,7 @@ const TABLE: Row[] = [
     screw({ count: 6, thread: 'M4', from: 'rear cover' }),
     off('lift', 'part', 'rear cover', { place: { kind: 'shelf', label: '2' } }),
   ],
+  ['4 screws off, rear cover', screw({ count: 4, fromKnown: 'rear' })],
   // Screws of two covers are no cover that came off.
   ['8 M3 rear cover, lid A', screw({ count: 8, thread: 'M3', fromKnown: 'rear' })],
   ['6 screws then rear cover', screw({ count: 6 }), off('lift', 'part', 'rear cover', { known: 'rear' })],
@@ -339,6 +340,18 @@ const TABLE: Row[] = [
   ['4 M3 off the hood, hood away', screw({ count: 4, from: 'hood' }), off('lift', 'part', 'hood')],
   ['rear cover away', off('lift', 'part', 'rear cover', { known: 'rear' })],
   ['swung the rear cover open', off('lift', 'part', 'rear cover', { known: 'rear' })],
+  // What is said to be away is told to its end.
+  [
+    '2 M3 out of the rear cover then rear cover away, battery lead out',
+    screw({ count: 2, from: 'rear cover' }),
+    off('lift', 'part', 'rear cover', { known: 'rear' }),
+    off('unplug', 'plug', 'battery lead'),
+  ],
+  ['hood off, grille', off('lift', 'part', 'hood'), off('lift', 'part', 'grille')],
+  ['hood off, on the bench', off('lift', 'part', 'hood', { place: { kind: 'shelf' } })],
+  ['rear cover off, note: scratched', off('lift', 'part', 'rear cover', { note: 'scratched' })],
+  ['fan lead off', off('unplug', 'plug', 'fan lead')],
+  ['clip out', off('lift', 'part', 'clip out')],
   // How a latch or a clip is now is no part that came off.
   ['unplug W1, latch open', off('unplug', 'plug', 'W1 latch open', { known: 'W1' })],
   // Set down somewhere, without a sign.

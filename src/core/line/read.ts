@@ -81,15 +81,18 @@ interface Part {
   joined: boolean;
 }
 
+/** Whether a piece is about to be one of screws: how many stands first, or what is done to them. */
+const ofScrews = (here: readonly Word[]): boolean =>
+  /^(?:count|number|metric)$/.test(here[0]?.type ?? '') || verbAt(here, 0)?.verb.takes === 'fastener';
+
 /** Screws from one thing, and after the comma another with a place of its own: "6 M4 hood, hood > bench". */
 function putAside(here: readonly Word[], next: readonly Word[]): boolean {
-  const fasteners =
-    /^(?:count|number|metric)$/.test(here[0]?.type ?? '') || verbAt(here, 0)?.verb.takes === 'fastener';
   const at = next[0]?.text === 'the' ? 1 : 0;
-  return (
-    fasteners && here.some((w) => w.found) && next[at]?.found !== undefined && next[at + 1]?.type === 'arrow'
-  );
+  return here.some((w) => w.found) && next[at]?.found !== undefined && next[at + 1]?.type === 'arrow';
 }
+
+/** What goes on with the piece before a comma: where it lies now, what it was done with, a note. */
+const GOES_ON = /^(?:>|note:?|with|using|aside|in|into|on|onto|to|from|at|\()$/;
 
 /** Where a comma or "and" begins another move. */
 function pieces(words: Word[]): Part[] {
@@ -103,10 +106,14 @@ function pieces(words: Word[]): Part[] {
         next[0]?.type === 'metric' ||
         (next[0]?.type === 'number' && next.length > 1) ||
         endsIt(next));
+    const here = out.at(-1)?.words ?? [];
+    const another = ofScrews(here)
+      ? putAside(here, next)
+      : next.length > 0 && endsIt(here) && !GOES_ON.test(next[0]?.text ?? '');
     const bolted = /^(?:nut|bolt|screw|washer)s?$/;
     const splits =
       !w.found &&
-      ((w.type === 'comma' && (begins || putAside(out.at(-1)?.words ?? [], next))) ||
+      ((w.type === 'comma' && (begins || another)) ||
         (/^(?:and|except)$/.test(w.text) && begins) ||
         (w.text === 'then' && next.length > 0) ||
         (w.text === 'and' && bolted.test(words[i - 1]?.text ?? '') && bolted.test(next[0]?.text ?? '')) ||

@@ -31,7 +31,7 @@ export function verbAt(rest: readonly Word[], at: number): { verb: LineVerb; use
 const LAST = ['unplug', 'disconnect', 'lift', 'remove', 'peel', 'undo', 'unscrew', 'eject'];
 const MAY_END = new Set([...LAST, ...LAST.flatMap(toldOf)]);
 const PARTICLE = /^(?:off|out|over|up|open|back)$/;
-const AWAY = /^(?:out|open|away)$/;
+const AWAY = /^(?:out|open)$/;
 const IS = /^(?:is|was|are|were)$/;
 
 /** A verb whose small word stands at the end of the piece: "took the hood off", "the hood came off". */
@@ -53,6 +53,17 @@ function around(piece: Piece): LineVerb | undefined {
 }
 
 const LIFT = VERBS.find((v) => v.does === 'lift');
+/** Where what is lifted may be a plug. */
+const PULL = VERBS.find((v) => v.words.includes('pull'));
+/** What has contacts: `off` and `out` are said of it as of what is known. */
+const LEAD = /^(?:lead|plug|cable|flex|ribbon|connector|harness)s?$/;
+const isLead = (w: Word | undefined): boolean => w !== undefined && !w.found && LEAD.test(w.text);
+
+/** Whether a small word says that what stands before it is away: "hood away", "J7 out", "lid open", "fan lead off". */
+function isAway(word: string, own: Word | undefined): boolean {
+  if (word === 'away') return true;
+  return (AWAY.test(word) && own?.found !== undefined) || (/^(?:off|out)$/.test(word) && isLead(own));
+}
 
 /** What ends a piece, and what says where a thing lies now. */
 const AFTER = /^(?:>|and|then|into|onto|in|on|to)$/;
@@ -61,7 +72,7 @@ const AFTER = /^(?:>|and|then|into|onto|in|on|to)$/;
  * Whether a piece begins that says last what was done: "roof plate off > bench" of "6 M4, roof plate off > bench".
  *
  * @param rest tokens from where it would begin
- * @returns true where `off` or `away` ends it before any comma, or `out` or `open` behind a name that is known
+ * @returns true where `off` or `away` ends it before any comma, or `out` or `open` behind what is known or a lead
  * @example endsIt(tokens) // true
  */
 export function endsIt(rest: readonly Word[]): boolean {
@@ -71,18 +82,19 @@ export function endsIt(rest: readonly Word[]): boolean {
     (w, k) =>
       k > 0 &&
       !w.found &&
-      (/^(?:off|away)$/.test(w.text) || (AWAY.test(w.text) && own[k - 1]?.found !== undefined)) &&
+      (w.text === 'off' || isAway(w.text, own[k - 1])) &&
       (own[k + 1] === undefined || AFTER.test(own[k + 1]?.text ?? '')),
   );
 }
 
-/** A verb that stands last: "J7 unplug", "J7 was unplugged", "hood away", and "J7 out", "lid open" where it is known. */
+/** A verb that stands last: "J7 unplug", "J7 was unplugged", "hood away", "J7 out". */
 function ending(piece: Piece): LineVerb | undefined {
   const at = piece.rest.length - 1;
   const last = piece.rest[at]?.text ?? '';
-  if (at > 0 && (last === 'away' || (AWAY.test(last) && piece.rest[at - 1]?.found))) {
+  const own = piece.rest[at - 1];
+  if (at > 0 && isAway(last, own)) {
     piece.take(at, 1, 'verb');
-    return LIFT;
+    return isLead(own) ? PULL : LIFT;
   }
   if (at < 1 || !MAY_END.has(last)) return undefined;
   const verb = verbAt(piece.rest, at)?.verb;

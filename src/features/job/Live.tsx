@@ -64,6 +64,7 @@ export function Live() {
           </li>
         ))}
       </ul>
+      {lines.length > SHOWN && <p className="text-[13px]">and {lines.length - SHOWN} more</p>}
       {fed.map(({ battery, feeds }) => (
         <p key={battery.id} className="text-[14px] leading-[1.2]">
           <b>
@@ -72,7 +73,6 @@ export function Live() {
           feeds {feeds.join(', ')}, plug out or not
         </p>
       ))}
-      {lines.length > SHOWN && <p className="text-[13px]">and {lines.length - SHOWN} more</p>}
     </section>
   );
 }

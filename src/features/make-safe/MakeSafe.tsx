@@ -94,7 +94,8 @@ export function MakeSafe() {
                 {battery.id} {battery.name}
               </b>{' '}
               goes on feeding {feeds.join(', ')} with the plug out:{' '}
-              {leads.length ? `part ${leads.join(' and ')}` : 'part its lead'} as soon as it is reached.
+              {leads.length ? `part ${leads.join(' and ')}` : 'part its lead, or take it out,'} as soon as it
+              is reached.
             </p>
           ))}
           <ul className="note list-disc pl-5 grid gap-1">

@@ -1,4 +1,4 @@
-import { handHeldBy, openAccess } from '../../core/job';
+import { coverHeldBy, openAccess } from '../../core/job';
 import { coversOver, type MapCheck } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
 import { Foot } from '../../ui/Foot';
@@ -27,20 +27,20 @@ export function CoverFirst({
   const next = covers[0];
   if (!next) return null;
   // Whoever practises finds out by themselves.
-  const held = job.practice ? [] : handHeldBy(job, { cover: next.id, thing: next.name });
+  const held = job.practice ? null : coverHeldBy(job, next);
   return (
     <div className="grid grid-cols-[44px_1fr] gap-3 items-center border border-bark p-3">
       <Posts size={36} />
       <div className="grid gap-2">
         <b>Held by the {covers.map((c) => c.name).join(', then the ')}: still on</b>
-        {held.length > 0 && (
+        {held && (
           <p className="flex gap-2 text-[14px]">
-            <Warn /> Before the {next.name} comes off: {held.map((h) => `${h.name}, ${h.detail}`).join('; ')}
+            <Warn /> {held}
           </p>
         )}
         <Foot>
           <b className="text-[18px] max-w-[240px] leading-[1.15]">{check.title}</b>
-          {held.length > 0 ? (
+          {held ? (
             <Action keyName="Enter" onClick={() => go('make safe')}>
               Make safe first
             </Action>

@@ -5,14 +5,13 @@ import type { UnitMap } from '../../../unit';
 import { coversOver } from '../../../unit';
 import { bareEnds, taped } from '../../bare-ends';
 import { cameOff } from '../../came-off';
+import { demandOpening } from '../../cover-held';
 import { handsIn } from '../../hands-in';
 import { mayUse, using } from '../../in-use';
 import { jointed } from '../../joint-of';
-import { demandLeave } from '../../leave';
 import { isPlannedPart, markOld } from '../../old-part';
 import { openAccess } from '../../open';
 import { planNamed } from '../../opening';
-import { powerDownLeft } from '../../powering-down';
 import type { JobState } from '../../state';
 import { withTimer } from '../../timing';
 import { waits } from '../../waits';
@@ -23,16 +22,6 @@ import { ItemDraftSchema } from './draft-schema';
 function liesUnder(state: JobState, cover: string | undefined, from: string | undefined) {
   const at = state.map.access.find((a) => a.id === cover || holds(from, a));
   return at ? coversOver(state.map.access, at.needs) : undefined;
-}
-
-/**
- * What comes before a hand goes into the unit: it is powered down its own way, and whoever has to allow
- * it was asked.
- */
-function opening(state: JobState, cover: string | undefined): void {
-  const step = powerDownLeft(state)[0];
-  demand(!cover || !step, step ? `First power it down the way it wants: ${step.text}` : '', '/item');
-  if (cover) demandLeave(state, 'opening', '/item');
 }
 
 /** A cover met at the bench is a cover of the map from then on, under those that are off now. */
@@ -78,7 +67,7 @@ export const moveRecorded = kind({
     const [bare] = item.kind === 'plug' || item.kind === 'part' ? bareEnds(state) : [];
     demand(!bare, bare ? `First tape over the bare end of ${bare.name}: tape ${bare.name}` : '', '/item');
     const cover = item.kind === 'part' ? coverOf(item.name, state.map.access) : undefined;
-    if (cover || state.ledger.covers.length > 0 || item.kind !== 'fastener') opening(state, cover);
+    if (cover || state.ledger.covers.length > 0 || item.kind !== 'fastener') demandOpening(state, cover);
     if (item.kind === 'fastener' && state.ledger.covers.length === 0) return;
     const thing = item.kind === 'fastener' ? item.from : item.name;
     handsIn(state, { cover, thing, plug: item.kind === 'plug' });
