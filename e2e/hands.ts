@@ -68,6 +68,14 @@ const surelyBetween = (page: Page, name: RegExp) =>
     [name.source, name.flags] as const,
   );
 
+const stopsOf = (page: Page) => page.getByRole('list', { name: 'The run' }).getByRole('listitem');
+
+/** Nobody works a sheet that is still being fetched: what it says then is that it is coming. */
+async function theSheetOf(page: Page, n: number): Promise<void> {
+  await expect(stopsOf(page).nth(n - 1)).toHaveAttribute('aria-current', 'step');
+  await expect(page.locator('#main')).not.toHaveAttribute('aria-busy', 'true');
+}
+
 /** Tab, arrows, Space, Enter and letters: no pointer at all. */
 export function byKey(page: Page): Hand {
   const key = (k: string) => page.keyboard.press(k);
@@ -124,6 +132,7 @@ export function byKey(page: Page): Hand {
     async stop(n) {
       await out();
       await key(String(n));
+      await theSheetOf(page, n);
     },
     send: () => key('Enter'),
     async gate(name, reading) {
@@ -169,12 +178,13 @@ export function byTap(page: Page): Hand {
       const words = await list.locator('option', { hasText: entry }).first().textContent();
       await list.selectOption({ label: words ?? '' });
     },
-    stop: (n) =>
-      page
-        .getByRole('list', { name: 'The run' })
-        .getByRole('link')
+    async stop(n) {
+      await stopsOf(page)
         .nth(n - 1)
-        .tap(),
+        .getByRole('link')
+        .tap();
+      await theSheetOf(page, n);
+    },
     // The key of the keyboard on the glass that says done.
     send: () => page.keyboard.press('Enter'),
     async gate(name, reading) {
