@@ -2,6 +2,7 @@ import node from '@astrojs/node';
 import react from '@astrojs/react';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'astro/config';
+import chunks from './scripts/chunks.mjs';
 import compress from './scripts/compress.mjs';
 import offline from './scripts/offline.mjs';
 
@@ -15,7 +16,7 @@ export default defineConfig({
   // It also keeps to the names this Mulch is known by; an address is what was asked for.
   security: { checkOrigin: false, allowedDomains: [{ hostname: '**' }] },
   vite: {
-    plugins: [tailwindcss()],
+    plugins: [tailwindcss(), chunks()],
     build: { assetsInlineLimit: 0 },
     worker: { format: 'es' },
   },
