@@ -1,6 +1,6 @@
 import QRCode from 'qrcode';
 import type { JobState } from '../core/job';
-import { placeWords, specOf, tally } from '../core/ledger';
+import { placeTag, placeWords, specOf, tally } from '../core/ledger';
 import { jobPath } from '../schemas/job-path';
 import { EDGE, line, MM, openSheet, PAGE, type Sheet } from './pdf/sheet';
 import { Problem } from './problem';
@@ -30,7 +30,7 @@ export function labelsOf(job: JobState, origin: string): Label[] {
   return job.ledger.items
     .filter((i) => !i.fresh && i.undoneBy !== 'nothing' && tally(i).off > 0)
     .map((i) => ({
-      head: [i.place.kind, i.place.label].filter(Boolean).join(' '),
+      head: placeTag(i.place),
       lines: [
         `${i.count === null ? 'several' : tally(i).off} × ${specOf(i)}`,
         i.from ? `from ${i.from}` : placeWords(i.place),

@@ -1,4 +1,6 @@
 import type { ReactNode } from 'react';
+import { ownWords } from '../core/ledger';
+import type { Place as Kept } from '../core/line';
 
 export type PlaceLook = 'off' | 'hand' | 'entering' | 'coming back' | 'back' | 'missing' | 'free';
 
@@ -65,7 +67,7 @@ const KEPT: Record<string, string> = {
 };
 
 interface PlaceProps {
-  kind: string;
+  kind: Kept['kind'];
   label?: string | undefined;
   look: PlaceLook;
   /** big figure and the word beside it */
@@ -94,6 +96,7 @@ export function Place({
   onOpen,
   spoken,
 }: PlaceProps) {
+  const own = ownWords({ kind, ...(label ? { label } : {}) });
   const inside = (
     <>
       <svg className="silhouette" viewBox="0 0 146 112" preserveAspectRatio="none" aria-hidden="true">
@@ -101,7 +104,7 @@ export function Place({
       </svg>
       <span className="top">
         <span className="kept">
-          {KEPT[kind] ?? kind} {label && <b>{label}</b>}
+          {own ?? KEPT[kind] ?? kind} {label && !own && <b>{label}</b>}
         </span>
         <span className="n">
           {figure}

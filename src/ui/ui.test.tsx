@@ -95,7 +95,7 @@ describe('shared parts', () => {
 
   it('a place is a button that speaks when it opens, and a picture when it does not', () => {
     const props = {
-      kind: 'cup',
+      kind: 'cup' as const,
       label: '3',
       look: 'off' as const,
       figure: '4',
@@ -109,6 +109,9 @@ describe('shared parts', () => {
       /^<button[^>]*aria-label="cup 3: 4 off, M3×8 PH1"/,
     );
     expect(html(<Place {...props} />)).toMatch(/^<span[^>]*role="img"/);
+    // A place with words of its own goes by them.
+    expect(html(<Place {...props} kind="shelf" label="floor" />)).toMatch(/class="kept">floor </);
+    expect(html(<Place {...props} kind="shelf" label="2" />)).toMatch(/class="kept">shelf <b>2/);
     const twin = html(<Place {...props} twin="not M3×12, cup 2" />);
     expect(twin).toContain('not M3×12, cup 2');
     // What is like another says all the more where it is from.

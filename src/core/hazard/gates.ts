@@ -90,7 +90,7 @@ export function clearGate(
   demand(done.acted, `First the act: ${h.clear.act}`, '/acted');
   demand(
     HAZARDS[h.kind].unplugsOutlet || power !== 'on' || !isArmedBy(h, 'power'),
-    `${h.name}: the power is on. Take it out first`,
+    `${h.name}: the power is on. Take it off first`,
     '/hazard',
   );
   const proof: Proof = { act: h.clear.act, source: done.source, at: done.at };

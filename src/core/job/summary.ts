@@ -1,4 +1,4 @@
-import { specOf, tally } from '../ledger';
+import { type Place, placeTag, specOf, tally } from '../ledger';
 import { type Lesson, lessonOf } from './lesson';
 import { fixesOf } from './opening';
 import { offCount, runOf } from './run';
@@ -22,6 +22,8 @@ export interface JobSummary {
     count: number;
     of: number;
     place: string;
+    /** the place by its kind; jobs summed up before it was kept have it in words only */
+    kept?: Place;
     drive?: string;
     thread?: string;
     lengthMm?: number;
@@ -138,7 +140,8 @@ export function summarise(state: JobState): JobSummary {
               spec: specOf(i),
               count: i.missing,
               of: tally(i).taken,
-              place: [i.place.kind, i.place.label].filter(Boolean).join(' '),
+              place: placeTag(i.place),
+              kept: i.place,
               ...(i.drive ? { drive: i.drive } : {}),
               ...(i.thread ? { thread: i.thread } : {}),
               ...(i.lengthMm ? { lengthMm: i.lengthMm } : {}),

@@ -6,6 +6,7 @@ export * from './items';
 export { JOINT_IDS, JOINTS, type Joint, type JointId, joint, jointFrom, partJoint } from './joints';
 export { alter, looseNow, stash } from './kept';
 export { type Cover, type CoverState, EMPTY_LEDGER, type Ledger, type LedgerMove, type When } from './ledger';
+export { ownWords, placeTag, placeWords } from './place-words';
 export { type MoveSaid, type QuickLine, readLine, toFitOf } from './quick-line';
 export { giveBack, prove, takeAgain } from './return';
 export { lengthSeen, tooLong, unmeasuredTwin } from './screw-length';

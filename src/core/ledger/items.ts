@@ -1,6 +1,7 @@
 import { PLACE_KINDS, type Place, type PlaceKind, THING_KINDS, type ThingKind } from '../line';
 import type { WayBackNote } from '../unit';
 import type { JointId } from './joints';
+import { placeWords } from './place-words';
 
 export { PLACE_KINDS, type Place, type PlaceKind };
 
@@ -175,6 +176,9 @@ export function owed(item: Item): string | null {
   return null;
 }
 
+/** What each screw carries. */
+const WITH = /with (?:\S+ )?(?:washer|nut)$/;
+
 /**
  * Spec of an item as written on a cup: thread, length and drive, or its name.
  *
@@ -185,7 +189,7 @@ export function owed(item: Item): string | null {
 export function specOf(item: Pick<ItemDraft, 'kind' | 'name' | 'thread' | 'lengthMm' | 'drive'>): string {
   if (item.kind !== 'fastener' || !item.thread) return [item.name, item.drive].filter(Boolean).join(' ');
   const size = item.lengthMm === undefined ? item.thread : `${item.thread}×${lengthWords(item)}`;
-  return [size, item.drive].filter(Boolean).join(' ');
+  return [size, item.drive, WITH.exec(item.name)?.[0]].filter(Boolean).join(' ');
 }
 
 function lengthWords(item: Pick<ItemDraft, 'thread' | 'lengthMm'>): string {
@@ -205,18 +209,4 @@ function fraction(a: number, b: number): string {
     d /= 2;
   }
   return d === 1 ? String(n) : `${n}/${d}`;
-}
-
-/**
- * A place in words.
- *
- * @param place where a thing is kept
- * @returns "in cup 3", "on the shelf", "left in the part"
- * @example placeWords({ kind: 'cup', label: '3' }) // 'in cup 3'
- */
-export function placeWords(place: Place): string {
-  if (place.kind === 'shelf') return place.label ? `on shelf ${place.label}` : 'on the shelf';
-  if (place.kind === 'cup' || place.kind === 'bag')
-    return `in ${place.kind}${place.label ? ` ${place.label}` : ''}`;
-  return place.kind;
 }

@@ -416,7 +416,11 @@ describe('quick line', () => {
         );
         for (const m of plain.matchAll(/\S+/g)) {
           // Small words and signs that part or point say nothing by themselves.
-          if (/^(?:of|the|an?|from|off|on|at|with|and|except|then|plug|to|in|its)?[>,;().!?]*$/i.test(m[0]))
+          if (
+            /^[>,;().!?]*(?:of|the|an?|from|off|on|at|with|and|except|then|plug|to|in|its)?[>,;().!?]*$/i.test(
+              m[0],
+            )
+          )
             continue;
           expect(
             [...m[0]].length === 0 ||
@@ -430,6 +434,9 @@ describe('quick line', () => {
 
   it('writes a spec as a cup shows it', () => {
     expect(specOf(screws())).toBe('M3×8 PH1');
+    expect(
+      specOf({ kind: 'fastener', name: 'screw with washer', thread: 'M3', lengthMm: 8, drive: 'PH1' }),
+    ).toBe('M3×8 PH1 with washer');
     expect(specOf(screws({ thread: '6-32', lengthMm: 6.35 }))).toBe('6-32×1/4 in PH1');
     expect(specOf(plug('J7'))).toBe('J7');
   });

@@ -1,15 +1,7 @@
 import { demand } from '../refusal';
-import {
-  type BackState,
-  type ItemState,
-  isProvable,
-  JOURNEYS,
-  OFF_STATES,
-  placeWords,
-  specOf,
-  tally,
-} from './items';
+import { type BackState, type ItemState, isProvable, JOURNEYS, OFF_STATES, specOf, tally } from './items';
 import { find, type Ledger, swapped, whole } from './ledger';
+import { placeWords } from './place-words';
 
 /**
  * Puts some of an item back, into a state of its way back.

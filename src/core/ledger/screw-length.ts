@@ -1,6 +1,7 @@
 import { demand } from '../refusal';
-import { type Item, placeWords, specOf, tally } from './items';
+import { type Item, specOf, tally } from './items';
 import type { Ledger } from './ledger';
+import { placeWords } from './place-words';
 import { lookAlike } from './twins';
 
 /** Lengths further apart are told by eye, mm. Common practice, no source. */

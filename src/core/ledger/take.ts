@@ -1,7 +1,8 @@
 import { takesOff } from '../line';
 import { demand } from '../refusal';
-import { type Item, type ItemDraft, placeWords, tally } from './items';
+import { type Item, type ItemDraft, tally } from './items';
 import { type Ledger, type When, whole } from './ledger';
+import { placeWords } from './place-words';
 
 export interface MoveDraft {
   verb: string;

@@ -1,17 +1,9 @@
 import { closeRefusals } from './close';
 import { belongsToCover } from './cover';
-import {
-  type BackState,
-  type Item,
-  type ItemKind,
-  JOURNEYS,
-  placeWords,
-  specOf,
-  tally,
-  wantsProof,
-} from './items';
+import { type BackState, type Item, type ItemKind, JOURNEYS, specOf, tally, wantsProof } from './items';
 import { joint } from './joints';
 import type { Cover, Ledger } from './ledger';
+import { placeWords } from './place-words';
 import { backWords } from './way-back-note';
 
 /** One thing still to do on the way back. */

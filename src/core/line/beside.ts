@@ -1,6 +1,6 @@
 import type { LineEntry } from './entry';
 import type { Piece, Word } from './piece';
-import { type Place, placeAt } from './place';
+import { ownPlace, type Place, placeAt } from './place';
 
 const TOOL_WORDS =
   /^(?:driver|screwdriver|impact|spudger|card|picks?|blade|knife|tweezers|iron|gun|bit|socket|wrench|spanner|key|pliers|cutter|brush|lever|ratchet|extension|swab|cloth|wick|hook|sucker|scalpel|steel|metal|plastic|wood|hot)$/;
@@ -46,6 +46,55 @@ const isSet = (words: readonly Word[]): boolean =>
   /^(?:into|onto)$/.test(words[0]?.text ?? '') ||
   (words[0]?.text === 'on' && /^(?:mat|bench|table)$/.test(words.at(-1)?.text ?? ''));
 
+/** How a thing was set down: "leaned against the wall". */
+const LAID =
+  /^(?:leaned|leant|leaning|propped|hung|hanging|laid|lying|put|placed|stood|standing|kept|stored)$/;
+const WHERE = /^(?:in|into|on|onto|against|beside|behind|under|by|from|to|next|over)$/;
+const AWAY = /^(?:off|out|open|away|aside)$/;
+
+/** Where it begins to be said how a thing was set down: behind `off` or `out`, or by a word for it. */
+function laidAt({ rest }: Piece): number {
+  return rest.findIndex((w, i) => {
+    if (i === 0 || w.found) return false;
+    const where = rest[i + 1];
+    if (LAID.test(w.text)) return where !== undefined && !where.found && WHERE.test(where.text);
+    const before = rest[i - 1]?.type === 'comma' ? rest[i - 2] : rest[i - 1];
+    return (
+      /^(?:in|into|on|onto|against|beside|behind|under)$/.test(w.text) &&
+      where !== undefined &&
+      before !== undefined &&
+      !before.found &&
+      i > 1 &&
+      AWAY.test(before.text)
+    );
+  });
+}
+
+/** How a screw is found: what says so is no place it came from. */
+const FOUND_SO = /^(?:stripped|rusty|bent|broken|tight|loose|glued|seized|captive|worn)$/;
+
+/** Whether words behind a comma say something beside the move: no name, no figure of a plug, no tool. */
+const isRemark = (words: readonly Word[], screws: boolean): boolean =>
+  screws
+    ? words.every((w) => w.type !== 'comma') && words.some((w) => !w.found && FOUND_SO.test(w.text))
+    : words[0]?.type === 'word' &&
+      !words.some((w) => w.found || /^(?:with|using|note:?)$/.test(w.text)) &&
+      !words.every(
+        (w) => /^(?:contacts|wires|minutes)$/.test(w.type) || /^(?:latch|latched|lever|aside)$/.test(w.text),
+      );
+
+/**
+ * What is said behind a comma and is no move of its own: "unplug W2, latch open".
+ *
+ * @param screws of screws only what says how they were found is a remark: "rear cover, one stripped"
+ */
+export function readRemark(piece: Piece, screws: boolean): string | undefined {
+  const at = piece.at((w, i, all) => w.type === 'comma' && i > 0 && isRemark(all.slice(i + 1), screws));
+  if (at < 0 || at === piece.rest.length - 1) return undefined;
+  const words = piece.take(at, piece.rest.length - at, 'note').slice(1);
+  return words[0] ? piece.original({ from: words[0].from, to: words.at(-1)?.to ?? 0 }) : undefined;
+}
+
 /** Where it is kept: after a `>`, or at the end of the piece. */
 export function readPlace(piece: Piece, doubt: (from: number, to: number) => void): LineEntry['place'] {
   const arrow = piece.at((w) => w.type === 'arrow');
@@ -54,10 +103,17 @@ export function readPlace(piece: Piece, doubt: (from: number, to: number) => voi
     const read = placeAt(after, true, piece.original);
     const words = piece.take(arrow, read ? read.used + 1 : after.length + 1, 'kept in');
     if (read) return named(piece, arrow, read.place);
-    if (after.length === 0) return undefined;
-    const label = piece.original({ from: words[1]?.from ?? 0, to: words.at(-1)?.to ?? 0 });
-    doubt(words[1]?.from ?? 0, words.at(-1)?.to ?? 0);
-    return { kind: 'shelf', label };
+    const own = ownPlace(after, piece.original);
+    if (own && !own.sure) doubt(words[1]?.from ?? 0, words.at(-1)?.to ?? 0);
+    return own?.place;
+  }
+  const laid = laidAt(piece);
+  if (laid >= 0) {
+    const begin = piece.rest[laid - 1]?.type === 'comma' ? laid - 1 : laid;
+    const words = piece.take(begin, piece.rest.length - begin, 'kept in');
+    const said = words.filter((w, i) => w.type !== 'comma' && !(i < 2 && LAID.test(w.text)));
+    const read = placeAt(said, true, piece.original);
+    return read && read.used === said.length ? read.place : ownPlace(said, piece.original)?.place;
   }
   for (let at = 0; at < piece.rest.length; at++) {
     if (piece.rest.slice(at).some((w) => w.found)) continue;

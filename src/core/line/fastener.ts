@@ -7,8 +7,11 @@ import { Piece, type Word } from './piece';
 const SCREW_WORD = /^(screw|bolt|nut|washer|standoff|stud|rivet)s?$/;
 const HEADS = /^(?:pan|flat|countersunk|button|cap|cheese|flange|truss)$/;
 const SORTS = /^(?:short|long)$/;
+/** What a screw carries. */
+const BESIDE = /^(?:washer|nut)s?$/;
 /** How screws look beside others. */
-const LOOKS = /^(?:small|big|large|tiny|thin|thick|black|silver|brass)$/;
+const LOOKS =
+  /^(?:small|little|big|large|tiny|thin|thick|black|silver|brass|spring|shoulder|thumb|grub|captive|hidden|stripped|rusty|plastic|nylon)$/;
 const ALIKE = /^(?:equal|alike|same)$/;
 /** Words that sound like a number. */
 const HEARD: Record<string, number> = { for: 4, to: 2, too: 2, won: 1, ate: 8 };
@@ -156,7 +159,10 @@ export function readCount(piece: Piece): number | null | undefined {
   )
     return undefined;
   const used = piece.rest[1]?.text === 'x' ? 2 : 1;
-  return Piece.numberOf(piece.take(0, used, 'how many')[0]);
+  const count = Piece.numberOf(piece.take(0, used, 'how many')[0]);
+  // "3 of 4 screws": the fourth is still in.
+  if (piece.rest[0]?.text === 'of' && isCount(piece.rest[1])) piece.take(0, 2, 'how many');
+  return count;
 }
 
 /**
@@ -190,10 +196,24 @@ export function readShape(piece: Piece): Pick<LineEntry, 'drive' | 'head' | 'nam
     if (looks < 0) break;
     sorted += `${piece.take(looks, 1, 'what')[0]?.text} `;
   }
+  // "6 M3x8 with washers": the screws, each with its washer.
+  const beside = piece.at(
+    (w, i, all) =>
+      w.text === 'with' && [1, 2].some((k) => BESIDE.test(all[i + k]?.text ?? '') && !all[i + k]?.found),
+  );
+  const long = BESIDE.test(piece.rest[beside + 1]?.text ?? '') ? 2 : 3;
+  const pair =
+    beside < 0
+      ? ''
+      : ` ${piece
+          .take(beside, long, 'what')
+          .map((w) => w.text)
+          .join(' ')
+          .replace(/s$/, '')}`;
   const word = piece.at((w) => SCREW_WORD.test(w.text));
   const called =
     word >= 0 ? (SCREW_WORD.exec(piece.take(word, 1, 'what')[0]?.text ?? '')?.[1] ?? 'screw') : 'screw';
-  out.name = `${sorted}${called}`;
+  out.name = `${sorted}${called}${pair}`;
   const mm = piece.at((w) => w.type === 'millimetres');
   if (mm >= 0) {
     const length = Number.parseFloat(piece.take(mm, 1, 'what')[0]?.text ?? '');

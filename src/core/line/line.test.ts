@@ -351,9 +351,83 @@ const TABLE: Row[] = [
   ['hood off, on the bench', off('lift', 'part', 'hood', { place: { kind: 'shelf' } })],
   ['rear cover off, note: scratched', off('lift', 'part', 'rear cover', { note: 'scratched' })],
   ['fan lead off', off('unplug', 'plug', 'fan lead')],
-  ['clip out', off('lift', 'part', 'clip out')],
-  // How a latch or a clip is now is no part that came off.
-  ['unplug W1, latch open', off('unplug', 'plug', 'W1 latch open', { known: 'W1' })],
+  ['clip out', off('lift', 'part', 'clip')],
+  // How a latch or a clip is now is no part that came off, and no name.
+  ['unplug W1, latch open', off('unplug', 'plug', 'W1', { known: 'W1', note: 'latch open' })],
+  ['unplug J7, 4p, latch', off('unplug', 'plug', 'J7', { contacts: 4, latch: true })],
+  [
+    'moved the fan 12 aside, still wired',
+    off('lift', 'part', 'fan 12', { known: 'F12', aside: true, note: 'still wired' }),
+  ],
+  [
+    '3 of 4 screws from the rear cover > cup 1, one stripped',
+    screw({
+      count: 3,
+      from: 'rear cover',
+      fromKnown: 'rear',
+      place: { kind: 'cup', label: '1' },
+      note: 'one stripped',
+    }),
+  ],
+  // Where it was set down, in words of its own.
+  ['rear cover off > floor', off('lift', 'part', 'rear cover', { place: { kind: 'shelf', label: 'floor' } })],
+  [
+    'rear cover off, on the floor',
+    off('lift', 'part', 'rear cover', { place: { kind: 'shelf', label: 'floor' } }),
+  ],
+  [
+    'rear cover off and leaned against the wall',
+    off('lift', 'part', 'rear cover', { place: { kind: 'shelf', label: 'against the wall' } }),
+  ],
+  [
+    'lifted the hood off, leaned against the wall',
+    off('lift', 'part', 'hood', { place: { kind: 'shelf', label: 'against the wall' } }),
+  ],
+  ['fan 12 out, in the bag', off('lift', 'part', 'fan 12', { known: 'F12', place: { kind: 'bag' } })],
+  [
+    'fan 12 out into the antistatic bag',
+    off('lift', 'part', 'fan 12', { known: 'F12', place: { kind: 'shelf', label: 'antistatic bag' } }),
+  ],
+  ['1 M4 screw > left in its hole', screw({ thread: 'M4', place: { kind: 'in its own hole' } })],
+  // Things that sound like what is done.
+  ['heat sink off', off('lift', 'part', 'heat sink')],
+  ['heat sink out > bag', off('lift', 'part', 'heat sink', { place: { kind: 'bag' } })],
+  ['label off', off('lift', 'part', 'label')],
+  ['SD card out > envelope 2', off('lift', 'part', 'SD card', { place: { kind: 'bag', label: '2' } })],
+  ['fuse out', off('lift', 'part', 'fuse')],
+  ['line out', off('lift', 'part', 'line out')],
+  ['key taken > hook', off('lift', 'part', 'key', { place: { kind: 'shelf', label: 'hook' } })],
+  ['pulled the string plugs', off('unplug', 'plug', 'string plugs')],
+  ['the DC lead is off', off('unplug', 'plug', 'DC lead')],
+  ['the hood is off', off('lift', 'part', 'hood')],
+  ['2 cable ties cut at the fan lead', off('cut', 'tie', 'cable ties at the fan lead', { count: 2 })],
+  ['insulated the tab', { does: 'tape', takesOff: false, name: 'tab' }],
+  ['paste wiped off', { does: 'clean', takesOff: false, name: 'paste' }],
+  ['took a photo', { does: 'photograph', takesOff: false }],
+  ['tyre levered off', off('pry', 'part', 'tyre')],
+  ['cell tabs desoldered, minus first', off('unsolder', 'plug', 'cell tabs', { note: 'minus first' })],
+  ['spring of the arm unhooked', off('unclip', 'part', 'spring of the arm')],
+  // How it was found, or in which order: no part of its own.
+  ['fuser out, hot', off('lift', 'part', 'fuser', { note: 'hot' })],
+  ['drum out, wrapped in paper', off('lift', 'part', 'drum', { note: 'wrapped in paper' })],
+  ['the hood came off easily', off('lift', 'part', 'hood')],
+  [
+    'balance lead out first, then the main lead',
+    off('unplug', 'plug', 'balance lead'),
+    off('unplug', 'plug', 'main lead'),
+  ],
+  ['took the hood off: 8 screws', off('lift', 'part', 'hood'), screw({ count: 8 })],
+  ['1 M4 with star washer', screw({ name: 'screw with star washer', thread: 'M4' })],
+  ['opened the latch of J5', { does: 'unlatch', takesOff: false, name: 'J5' }],
+  // What was on a thing, or went into it, is not that thing.
+  ['unplug J7 from A3 24p latch', off('unplug', 'plug', 'J7', { from: 'A3', contacts: 24, latch: true })],
+  ['unplug the lead from J3', off('unplug', 'plug', 'lead from J3')],
+  ['ferrite off the rear cover', off('lift', 'part', 'ferrite', { from: 'rear cover' })],
+  [
+    '6 M3x8 with washers from the lid',
+    screw({ count: 6, name: 'screw with washer', thread: 'M3', lengthMm: 8, from: 'lid' }),
+  ],
+  ['1 hidden screw under the foil', screw({ name: 'hidden screw', from: 'under the foil' })],
   // Set down somewhere, without a sign.
   ['rear cover off on the mat', off('lift', 'part', 'rear cover', { place: { kind: 'shelf' } })],
   ['3 screws into the tin', screw({ count: 3, place: { kind: 'cup' } })],
@@ -386,10 +460,20 @@ describe('what is doubtful', () => {
     // What is not there did not come off.
     expect(readText('1 screw missing', NAMES).doubtful).toEqual([{ text: 'missing', at: 8, nearest: [] }]);
     expect(readText('lift lid @@ 77', NAMES).doubtful[0]).toEqual({ text: '@@', at: 9, nearest: [] });
+    // Any place is one; what is nearly a cup, and what is a whole sentence, is asked about.
     expect(readText('lift fan 12 > drawer 3', NAMES)).toMatchObject({
       entries: [{ place: { kind: 'shelf', label: 'drawer 3' } }],
-      doubtful: [{ text: 'drawer 3', at: 14, nearest: [] }],
+      doubtful: [],
     });
+    expect(readText('lift fan 12 > cpu 3', NAMES)).toMatchObject({
+      entries: [{ place: { kind: 'shelf', label: 'cpu 3' } }],
+      doubtful: [{ text: 'cpu 3', at: 14, nearest: [] }],
+    });
+    expect(readText('lift fan 12 > where the old one was kept before', NAMES).doubtful).toHaveLength(1);
+  });
+  it('is what goes back: nothing of it came off', () => {
+    for (const text of ['refitted the hood', 'put 2 screws back', 'reseated J7'])
+      expect(readText(text, NAMES).doubtful[0]).toMatchObject({ text: text.split(' ')[0], at: 0 });
   });
   it('is no other number or letter: fan 13 is not nearly fan 12', () => {
     expect(nearest('fan 13', NAMES)).toEqual([]);
@@ -588,10 +672,12 @@ describe('several things that one verb is said of', () => {
     // One thing, by its name.
     ['unplug J7', ['unplug J7']],
     ['lift pen and ink holder', ['lift pen and ink holder']],
-    ['unplug J7 motor, J8', ['unplug J7 motor J8']],
+    ['unplug J7 motor, J8', ['unplug J7 motor', 'unplug J8']],
+    ['unplug J7 from A1, A2', ['unplug J7']],
     ['unplug black and white', ['unplug black and white']],
     ['unplugged J7 and the fan lead', ['unplug J7', 'unplug fan lead']],
-    ['unplugged the fan lead and J7', ['unplug fan lead and J7']],
+    ['unplugged the fan lead and J7', ['unplug fan lead', 'unplug J7']],
+    ['unplugged the lead of J3 and J7', ['unplug lead of J3 and J7']],
     ['unplug J7, the fan lead and the lamp lead', ['unplug J7', 'unplug fan lead', 'unplug lamp lead']],
     ['unplug J7, the fan lead and J8', ['unplug J7', 'unplug fan lead', 'unplug J8']],
     ['unplug J7 and lead 4', ['unplug J7 and lead 4']],
@@ -608,6 +694,12 @@ describe('several things that one verb is said of', () => {
     const at = read.spans.map((s) => `${s.from} ${s.to}`);
     expect(new Set(at).size).toBe(at.length);
     expect(read.spans.filter((s) => s.as === 'verb')).toHaveLength(1);
+  });
+  it('screws that “and” joins come from one thing, and lie together', () => {
+    expect(readText('6 M3x8 screws and 6 washers from the fan lead > cup 3', known).entries).toMatchObject([
+      { count: 6, name: 'screw', from: 'fan lead', place: { kind: 'cup', label: '3' } },
+      { count: 6, name: 'washer', from: 'fan lead', place: { kind: 'cup', label: '3' } },
+    ]);
   });
   it('what a thing is at, or comes from, is no list', () => {
     expect(moves('unplug J7 from A1 and A2', known)).toHaveLength(1);

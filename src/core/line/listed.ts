@@ -5,6 +5,7 @@ import { verbAt } from './verb-at';
 const MARK = /^[a-z]{1,4}\d{1,4}[a-z]?$/;
 /** What may stand before each of several names. */
 const LEADING = /^(?:the|both|all|plugs?|leads?|cables?|connectors?|ribbons?)$/;
+const FROM = /^(?:from|at|on|to|of|off|in)$/;
 const JOINING = /^(?:and|&|\+)$/;
 
 /** One of several: a name that is known, or a designator. */
@@ -19,8 +20,16 @@ const joins = (w: Word | undefined): boolean =>
  * designator is one word; what has an article of its own goes on until something joins it.
  */
 function parting(rest: readonly Word[]): { end: number; next: number } | null {
-  const furthest = isOne(rest[0]) ? 1 : rest.length;
-  for (let end = 1; end <= furthest; end++) {
+  const one = isOne(rest[0]);
+  // "J7 motor, J8": more is said of the first; what it comes from is no list.
+  const comma = rest.findIndex((w) => w.type === 'comma' && !w.found);
+  const toldOf = rest.slice(1, Math.max(comma, 1));
+  const furthest = !one
+    ? rest.length
+    : toldOf.some((w) => isOne(w) || joins(w) || FROM.test(w.text))
+      ? 1
+      : comma;
+  for (let end = 1; end <= Math.max(furthest, 1); end++) {
     let next = end;
     while (joins(rest[next])) next++;
     if (next === end) continue;
@@ -45,7 +54,10 @@ export function listed(words: Word[]): Word[][] {
   if (!verb?.verb.takes || verb.verb.takes === 'fastener') return [words];
   let at = verb.used;
   while (isLeading(words[at])) at++;
-  if (!isOne(words[at])) return [words];
+  // The first has an article of its own, and no mark or name in it that could join it to the next.
+  const own = words[verb.used]?.text === 'the';
+  const first = words.findIndex((w, i) => i > at && joins(w));
+  if (!isOne(words[at]) && !(own && first > 0 && !words.slice(at, first).some(isOne))) return [words];
   const said = words.slice(0, verb.used);
   const each: Word[][] = [];
   let rest = words.slice(at);

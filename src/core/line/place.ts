@@ -1,3 +1,4 @@
+import { distance } from 'fastest-levenshtein';
 import { numberIn } from './numbers';
 import type { Token } from './tokens';
 
@@ -30,9 +31,41 @@ const BEFORE = /^(?:in|into|to|on|onto|the|a|left)$/;
 const PHRASES: [PlaceKind, RegExp][] = [
   ['left in the part', /^(?:left )?in (?:the|its) part$/],
   ['left in the part', /^left in(?: place)?$/],
-  ['in its own hole', /^(?:back )?(?:in(?:to)? )?(?:its own|its|own|the|their) holes?$/],
+  ['in its own hole', /^(?:back |left )?(?:in(?:to)? )?(?:its own|its|own|the|their) holes?$/],
   ['taped to the photo', /^(?:taped )?(?:on |to |onto )?(?:the )?photo$/],
 ];
+
+/** What stands before the words of a place and is no part of them. */
+const ONTO = /^(?:in|into|to|on|onto|the|a|an|my|its)$/;
+/** More words than these are a sentence, and no place. */
+const MOST_WORDS = 5;
+const TYPED_WRONG = 1;
+
+/**
+ * A place that goes by its own words: `> floor`, "against the wall".
+ *
+ * @param tokens all that is said of it
+ * @param original the words of a token as typed
+ * @returns the place; `sure` is false where a cup or bag seems to be meant ("cpu 3"), or it has too many words for
+ *   a place; null where nothing is said
+ * @example ownPlace(tokensOf('the floor'), (t) => t.text) // { place: { kind: 'shelf', label: 'floor' }, sure: true }
+ */
+export function ownPlace(
+  tokens: readonly Token[],
+  original: (t: { from: number; to: number }) => string,
+): { place: Place; sure: boolean } | null {
+  const first = tokens.findIndex((t) => !ONTO.test(t.text));
+  const words = first < 0 ? [] : tokens.slice(first);
+  const [begin, end] = [words[0], words.at(-1)];
+  if (!begin || !end) return null;
+  const meant = CALLED.some(
+    ([kind]) => distance(kind, begin.text) <= TYPED_WRONG + (words.length > 1 ? 1 : 0),
+  );
+  return {
+    place: { kind: 'shelf', label: original({ from: begin.from, to: end.to }) },
+    sure: !meant && words.length <= MOST_WORDS && words.every((t) => t.type !== 'comma'),
+  };
+}
 
 export interface PlaceRead {
   place: Place;
@@ -61,7 +94,8 @@ export function placeAt(
   original: (t: Token) => string,
 ): PlaceRead | null {
   const words = tokens.map((t) => t.text).join(' ');
-  const phrase = PHRASES.find(([, p]) => p.test(words));
+  // "took a photo" speaks of no place, "taped to the photo" does.
+  const phrase = PHRASES.find(([, p]) => p.test(words) && (said || !/^(?:the )?photo$/.test(words)));
   if (phrase) return { place: { kind: phrase[0] }, used: tokens.length };
   let at = 0;
   while (BEFORE.test(tokens[at]?.text ?? '')) at++;

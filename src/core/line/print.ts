@@ -29,7 +29,7 @@ export function printEntry(e: LineEntry): string {
     screw ? e.drive?.replace(/^HEX/, 'hex ') : '',
     screw && e.head ? `${e.head} head` : '',
     called,
-    screw ? (e.from ? `from ${e.from}` : '') : '',
+    e.from ? `${screw ? 'from' : 'off the'} ${e.from}` : '',
     !screw && e.lengthMm !== undefined ? `${e.lengthMm} mm` : '',
     e.contacts === undefined ? '' : `${e.contacts}p`,
     e.wires === undefined ? '' : `${e.wires}w`,

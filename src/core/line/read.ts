@@ -1,4 +1,4 @@
-import { readMinutes, readNote, readPlace, readTool } from './beside';
+import { readMinutes, readNote, readPlace, readRemark, readTool } from './beside';
 import { type Doubt, knownIn, nearTo, unreadable } from './doubt';
 import type { Doubtful, LineEntry, LineRead } from './entry';
 import { isFastener, readCount, readShape, readThread } from './fastener';
@@ -18,11 +18,22 @@ function coversCalled(said: string, names: readonly Named[]): Named[] {
   );
 }
 
+/** What is done on the way back: nothing of it came off. */
+const GOES_BACK = /^(?:refit(?:ted)?|fitted|mounted|reseated|reconnected|replugged|reassembled|put)$/;
+
 /** Reads one piece: one move. */
 function readPiece(piece: Piece, names: readonly Named[], doubt: Doubt): LineEntry | null {
   if (piece.rest.every((w) => w.type === 'comma')) return null;
   const note = readNote(piece);
   const place = readPlace(piece, doubt);
+  // Of screws, each comma parts what is said of them.
+  const screws = isFastener(piece, verbAt(piece.rest, 0)?.verb.takes);
+  const remark = readRemark(piece, screws);
+  // "balance lead out first": in which order stands in the story anyway.
+  while (piece.rest.length > 2 && /^(?:first|easily|carefully)$/.test(piece.rest.at(-1)?.text ?? ''))
+    piece.take(piece.rest.length - 1, 1, 'note');
+  const back = piece.rest[0];
+  if (back && !back.found && GOES_BACK.test(back.text)) doubt(back.from, back.to);
   const verb = readVerb(piece);
   // "the two screws": how many stands behind the word that says which.
   if (piece.rest[0]?.text === 'the' && Piece.numberOf(piece.rest[1]) !== undefined) piece.take(0, 1, 'what');
@@ -30,8 +41,9 @@ function readPiece(piece: Piece, names: readonly Named[], doubt: Doubt): LineEnt
   // "relay 5 s" is the name of a relay: only what lasts has a time.
   const lasts = verb !== undefined && (verb.takes === null || verb.does === 'cut');
   const minutes = lasts ? readMinutes(piece) : undefined;
+  const noted = [note, remark].filter(Boolean).join('; ');
   const rest = {
-    ...(note ? { note } : {}),
+    ...(noted ? { note: noted } : {}),
     ...(tool ? { tool } : {}),
     ...(minutes === undefined ? {} : { minutes }),
     ...(place ? { place } : {}),
@@ -92,7 +104,8 @@ function putAside(here: readonly Word[], next: readonly Word[]): boolean {
 }
 
 /** What goes on with the piece before a comma: where it lies now, what it was done with, a note. */
-const GOES_ON = /^(?:>|note:?|with|using|aside|in|into|on|onto|to|from|at|\()$/;
+const GOES_ON =
+  /^(?:>|note:?|with|using|aside|still|hot|warm|cold|wrapped|first|easily|carefully|stuck|dirty|broken|cracked|worn|rusty|wet|scratched|bent|burnt|swollen|glued|in|into|on|onto|to|from|at|against|beside|behind|under|leaned|leant|leaning|propped|hung|hanging|laid|lying|put|placed|stood|standing|kept|stored|\()$/;
 
 /** Where a comma or "and" begins another move. */
 function pieces(words: Word[]): Part[] {
@@ -132,14 +145,24 @@ function pieces(words: Word[]): Part[] {
   return out.filter((p) => p.words.length > 0);
 }
 
-/** Fasteners that "and" joins and that are kept once are kept together: "4 screws and 2 washers > cup 1". */
+const placeOf = (e: LineEntry | undefined) => (e?.place ? { place: e.place } : undefined);
+const fromOf = (e: LineEntry | undefined) =>
+  e?.from ? { from: e.from, ...(e.fromKnown ? { fromKnown: e.fromKnown } : {}) } : undefined;
+
+/**
+ * Fasteners that "and" joins come from one thing and are kept together where it is said once: "4 screws and 2
+ * washers from the lid > cup 1".
+ */
 function keptTogether(parts: { of: LineEntry[]; joined: boolean }[]): LineEntry[] {
-  let place: LineEntry['place'];
+  let place: Pick<LineEntry, 'place'> | undefined;
+  let from: Pick<LineEntry, 'from' | 'fromKnown'> | undefined;
   const out: LineEntry[] = [];
   for (const { of, joined } of parts.toReversed()) {
     const fasteners = of.every((e) => e.kind === 'fastener');
-    out.unshift(...of.map((e) => (e.place || !place || !fasteners ? e : { ...e, place })));
-    place = joined && fasteners ? (of[0]?.place ?? place) : undefined;
+    out.unshift(
+      ...of.map((e) => (fasteners ? { ...e, ...(e.place ? {} : place), ...(e.from ? {} : from) } : e)),
+    );
+    [place, from] = joined && fasteners ? [placeOf(of[0]) ?? place, fromOf(of[0]) ?? from] : [];
   }
   return out;
 }

@@ -7,7 +7,8 @@ import type { LineVerb, ThingKind } from './verbs';
 
 const TIES = /\b(?:ties?|straps?|zip|strings?|wires?|leads?|cables?|loom|lacing|cord|rivets?|seals?)\b/;
 const TAPES = /\b(?:tape|foil|film|label|sticker|kapton|gasket|pad|mylar)s?\b/;
-const LEADS = /\b(?:lead|cable|flex|ribbon|wire|harness)s?\b/;
+const LEADS = /\b(?:lead|cable|flex|ribbon|wire|harness|plug|connector)s?\b/;
+const LEADS_LAST = /\b(?:lead|cable|flex|ribbon|harness|plug|connector)s?$/;
 /** Marks that connectors have on a board. Common practice, no source. */
 const PLUGGED = /^(?:j|p|cn|con|w)\d{1,4}$/;
 const MARKED = /^[a-z]{1,3}\d{1,4}[a-z]?$/;
@@ -42,8 +43,30 @@ function readAside(piece: Piece): boolean {
   return true;
 }
 
+/** What a thing was on: "ferrite off the grey ribbon" is the ferrite, and not the ribbon. */
+function readOff(piece: Piece): string | undefined {
+  const named = (w: Word | undefined) => w?.found !== undefined || MARKED.test(w?.text ?? '');
+  const at = piece.at((w, i, all) => {
+    const next = all[i + 1];
+    const the = next?.text === 'the' && i + 2 < all.length;
+    // "W1 from A3" is W1; a lead from somewhere may be called by that.
+    if (w.text === 'from') return i === 1 && named(all[0]) && (the || named(next));
+    return w.text === 'off' && i > 0 && (the || next?.found !== undefined);
+  });
+  if (at < 0) return undefined;
+  const end = piece.rest.findIndex((w, i) => i > at && !w.found && w.type !== 'word');
+  const words = piece.take(at, (end < 0 ? piece.rest.length : end) - at, 'from').slice(1);
+  const own = words.filter((w, i) => i > 0 || w.found || w.text !== 'the');
+  return own[0] && piece.original({ from: own[0].from, to: own.at(-1)?.to ?? 0 });
+}
+
 /** What kind of thing comes off: by what is known of it, by its verb, by its words. */
-function kindOf(verb: LineVerb | undefined, plain: string, known: Named | undefined): ThingKind {
+function kindOf(
+  verb: LineVerb | undefined,
+  plain: string,
+  known: Named | undefined,
+  counted: boolean,
+): ThingKind {
   const takes = verb?.takes ?? undefined;
   if (takes === 'plug' || takes === 'media') return takes;
   if (takes === 'tie') return 'tie';
@@ -51,12 +74,16 @@ function kindOf(verb: LineVerb | undefined, plain: string, known: Named | undefi
   const onto = known?.kind === 'header' && (takes === undefined || verb?.does === 'lift');
   if (known?.kind === 'plug' || onto) return 'plug';
   if (verb?.or?.includes('plug') && takes === 'part')
-    return (known ? LEADS.test(known.name.toLowerCase()) : LEADS.test(plain) || PLUGGED.test(plain))
+    return (known && LEADS.test(known.name.toLowerCase())) ||
+      LEADS.test(plain) ||
+      (!known && PLUGGED.test(plain))
       ? 'plug'
       : 'part';
   if (takes === 'tape') return LEADS.test(plain) && !TAPES.test(plain) ? 'part' : 'tape';
   if (takes) return 'part';
   if (known) return 'part';
+  // "the main lead", without a word for what was done to it.
+  if (verb === undefined && !counted && LEADS_LAST.test(plain)) return 'plug';
   if (/^tape\b|\btape$/.test(plain)) return 'tape';
   return /\bties?\b/.test(plain) ? 'tie' : 'part';
 }
@@ -82,6 +109,7 @@ export function thing(
 ): LineEntry | null {
   const takes = verb?.takes;
   const aside = readAside(piece);
+  const from = readOff(piece);
   const count = readCount(piece);
   const plugWords =
     takes === 'plug' || (takes === undefined && knownIn(piece.rest, ['plug'])) ? readPlugWords(piece) : {};
@@ -113,7 +141,7 @@ export function thing(
   near(name, words);
   const known = words.length === 1 ? words[0]?.found?.named : undefined;
   const part = knownIn(words);
-  const kind = kindOf(verb, plain, known);
+  const kind = kindOf(verb, plain, known, count !== undefined);
   return {
     // What is pulled and has contacts is unplugged, whatever word is used for it.
     does:
@@ -125,6 +153,7 @@ export function thing(
     ...(part ? { known: part.id } : {}),
     name,
     count: count === undefined ? 1 : count,
+    ...(from ? { from } : {}),
     ...plugWords,
     ...(aside ? { aside } : {}),
     ...rest,

@@ -50,6 +50,8 @@ export const plainOf = (text: string): string =>
     .replaceAll('×', 'x')
     .replaceAll('→', '>')
     .replaceAll('->', ' >')
+    // "took the back off: 8 screws"; a note has its own.
+    .replace(/(?<=[a-z0-9])(?<!\bnote):(?=\s+\S)/gi, ',')
     .replace(/(\d),(?=\d)/g, '$1.')
     .replace(/[A-Z]/g, (c) => c.toLowerCase());
 

@@ -3,12 +3,18 @@ import { toldOf } from './verb-forms';
 import { type LineVerb, VERBS } from './verbs';
 
 /** Verbs whose past says how a thing is, and not what was done to it: a marked screw, a soldered lead. */
-const NOT_TOLD = /^(?:mark|tape|solder|set|wait|lamp|solvent)$/;
+const NOT_TOLD =
+  /^(?:mark|label|dot|tape|tape over|tape off|solder|set|switch|wait|rest|lamp on|solvent|alcohol|ipa|isopropanol)$/;
+
+/** What is called after heat, and is not heated: a heat sink. */
+const HEATED = /^(?:sinks?|spreaders?|pipes?|shrink)$/;
+/** Verbs that are things as well: a label that is off is not labelled. */
+const THINGS_TOO = /^(?:heat|mark|clean|solder|wait)$/;
 
 /** Verbs by their words, as they are done and as they are told afterwards, the longest first. */
 const PHRASES = VERBS.flatMap((verb) =>
   verb.words
-    .flatMap((w) => (NOT_TOLD.test(verb.does) ? [w] : [w, ...toldOf(w)]))
+    .flatMap((w) => (NOT_TOLD.test(w) ? [w] : [w, ...toldOf(w)]))
     .map((w) => ({ verb, words: w.split(' ') })),
 ).sort((a, b) => b.words.length - a.words.length);
 
@@ -21,6 +27,7 @@ const PHRASES = VERBS.flatMap((verb) =>
  * @example verbAt(tokens, 0)?.verb.does // 'lift'
  */
 export function verbAt(rest: readonly Word[], at: number): { verb: LineVerb; used: number } | null {
+  if (rest[at]?.text === 'heat' && HEATED.test(rest[at + 1]?.text ?? '')) return null;
   const hit = PHRASES.find(({ words }) =>
     words.every((w, k) => !rest[at + k]?.found && rest[at + k]?.text === w),
   );
@@ -28,7 +35,25 @@ export function verbAt(rest: readonly Word[], at: number): { verb: LineVerb; use
 }
 
 /** Verbs that may stand last as well: "J7 unplug", "J7 unplugged". */
-const LAST = ['unplug', 'disconnect', 'lift', 'remove', 'peel', 'undo', 'unscrew', 'eject'];
+const LAST = [
+  'unplug',
+  'disconnect',
+  'lift',
+  'remove',
+  'peel',
+  'undo',
+  'unscrew',
+  'eject',
+  'take',
+  'cut',
+  'snip',
+  'unclip',
+  'unhook',
+  'unsolder',
+  'desolder',
+  'release',
+  'pull',
+];
 const MAY_END = new Set([...LAST, ...LAST.flatMap(toldOf)]);
 const PARTICLE = /^(?:off|out|over|up|open|back)$/;
 const AWAY = /^(?:out|open)$/;
@@ -52,6 +77,9 @@ function around(piece: Piece): LineVerb | undefined {
   return undefined;
 }
 
+/** What is cut and not lifted: "2 cable ties cut at the fan lead". */
+const TIED = /^(?:ties?|straps?|strings?)$/;
+const CUT = VERBS.find((v) => v.does === 'cut');
 const LIFT = VERBS.find((v) => v.does === 'lift');
 /** Where what is lifted may be a plug. */
 const PULL = VERBS.find((v) => v.words.includes('pull'));
@@ -59,14 +87,19 @@ const PULL = VERBS.find((v) => v.words.includes('pull'));
 const LEAD = /^(?:lead|plug|cable|flex|ribbon|connector|harness)s?$/;
 const isLead = (w: Word | undefined): boolean => w !== undefined && !w.found && LEAD.test(w.text);
 
+/** What a signal goes by: `line out` is a socket, and nothing that is out. */
+const SIGNAL =
+  /^(?:line|audio|video|phones?|headphones?|signal|mains|power|speakers?|aux|digital|main|monitor)$/;
+
 /** Whether a small word says that what stands before it is away: "hood away", "J7 out", "lid open", "fan lead off". */
 function isAway(word: string, own: Word | undefined): boolean {
   if (word === 'away') return true;
+  if (word === 'out' && own && !own.found) return own.type === 'word' && !SIGNAL.test(own.text);
   return (AWAY.test(word) && own?.found !== undefined) || (/^(?:off|out)$/.test(word) && isLead(own));
 }
 
 /** What ends a piece, and what says where a thing lies now. */
-const AFTER = /^(?:>|and|then|into|onto|in|on|to)$/;
+const AFTER = /^(?:>|and|then|into|onto|in|on|to|first|easily|carefully)$/;
 
 /**
  * Whether a piece begins that says last what was done: "roof plate off > bench" of "6 M4, roof plate off > bench".
@@ -91,16 +124,23 @@ export function endsIt(rest: readonly Word[]): boolean {
 function ending(piece: Piece): LineVerb | undefined {
   const at = piece.rest.length - 1;
   const last = piece.rest[at]?.text ?? '';
-  const own = piece.rest[at - 1];
-  if (at > 0 && isAway(last, own)) {
-    piece.take(at, 1, 'verb');
+  const said = at > 1 && IS.test(piece.rest[at - 1]?.text ?? '') ? 1 : 0;
+  const own = piece.rest[at - 1 - said];
+  if (at > 0 && (isAway(last, own) || (said > 0 && last === 'off'))) {
+    piece.take(at - said, 1 + said, 'verb');
     return isLead(own) ? PULL : LIFT;
+  }
+  const tie = piece.at(
+    (w, i) => i > 0 && /^(?:cut|snipped)$/.test(w.text) && TIED.test(piece.rest[i - 1]?.text ?? ''),
+  );
+  if (tie > 0) {
+    piece.take(tie, 1, 'verb');
+    return CUT;
   }
   if (at < 1 || !MAY_END.has(last)) return undefined;
   const verb = verbAt(piece.rest, at)?.verb;
   if (!verb) return undefined;
-  const is = at > 1 && IS.test(piece.rest[at - 1]?.text ?? '') ? 1 : 0;
-  piece.take(at - is, 1 + is, 'verb');
+  piece.take(at - said, 1 + said, 'verb');
   return verb;
 }
 
@@ -115,7 +155,7 @@ export function readVerb(piece: Piece): LineVerb | undefined {
   const apart = around(piece);
   if (apart) return apart;
   const first = verbAt(piece.rest, 0);
-  if (!first) return ending(piece);
+  if (!first || (THINGS_TOO.test(first.verb.does) && endsIt(piece.rest))) return ending(piece);
   piece.take(0, first.used, 'verb');
   return first.verb;
 }

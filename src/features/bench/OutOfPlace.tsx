@@ -1,4 +1,5 @@
 import type { JobSummary } from '../../core/job';
+import { placeWords } from '../../core/ledger';
 import { jobPath } from '../../schemas/job-path';
 import { FreePlace, Place } from '../../ui/Place';
 import { Screw } from '../../ui/Screw';
@@ -41,8 +42,8 @@ export function OutOfPlace({ jobs }: { jobs: JobSummary[] }) {
           {lost.map((m) => (
             <div key={`${m.job.id} ${m.spec} ${m.place}`} className="flex gap-3">
               <Place
-                kind={m.place.split(' ')[0] ?? 'cup'}
-                label={m.place.split(' ')[1]}
+                kind={m.kept?.kind ?? 'cup'}
+                label={m.kept?.label}
                 look="missing"
                 figure={m.of - m.count}
                 word={<span>of {m.of}</span>}
@@ -53,7 +54,7 @@ export function OutOfPlace({ jobs }: { jobs: JobSummary[] }) {
               />
               <div className="max-w-[300px] text-[15px] leading-[1.25] pt-1">
                 <b>
-                  {m.count} × {m.spec}, last seen in {m.place}
+                  {m.count} × {m.spec}, last seen {m.kept ? placeWords(m.kept) : `in ${m.place}`}
                 </b>
                 <span className="block">
                   Look under the unit, along the mat, on the magnet. Until it is found or written off,{' '}

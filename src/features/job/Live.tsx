@@ -7,7 +7,8 @@ import { HazardGlyph } from '../../ui/HazardGlyph';
 import { TickBox } from '../../ui/Signs';
 import { useJob } from './use-job';
 
-const SHOWN = 3;
+/** More than these are named only: that all are in sight comes before what is said of each. */
+const TOLD = 3;
 
 /** What is live now, in every view of a job. It says what was read and when, never that a thing is harmless. */
 export function Live() {
@@ -37,9 +38,10 @@ export function Live() {
         </p>
       ))}
       <ul>
-        {lines.slice(0, SHOWN).map(({ hazard, state }) => (
+        {lines.map(({ hazard, state }) => (
           <li
             key={hazard.id}
+            title={hazard.detail}
             className={
               state.status === 'made safe' ? 'text-bark' : look === 'unknown' ? 'text-ochre' : 'text-brick'
             }
@@ -52,11 +54,15 @@ export function Live() {
                   {state.proof.reading === undefined
                     ? 'done'
                     : `read ${formatReading(state.proof.reading, state.proof.unit ?? '')}`}
-                  , <Clock at={state.proof.at} />
+                  {lines.length <= TOLD && (
+                    <>
+                      , <Clock at={state.proof.at} />
+                    </>
+                  )}
                 </>
               ) : (
                 <>
-                  {hazard.detail}
+                  {lines.length > TOLD ? null : hazard.detail}
                   {state.armed && state.status === 'live' && ', live again'}
                 </>
               )}
@@ -64,7 +70,6 @@ export function Live() {
           </li>
         ))}
       </ul>
-      {lines.length > SHOWN && <p className="text-[13px]">and {lines.length - SHOWN} more</p>}
       {fed.map(({ battery, feeds }) => (
         <p key={battery.id} className="text-[14px] leading-[1.2]">
           <b>

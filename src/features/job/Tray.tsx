@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { firstTwins, type Item, specOf, tally, threadMm } from '../../core/ledger';
+import { firstTwins, type Item, placeTag, specOf, tally, threadMm } from '../../core/ledger';
 import { PartPicture } from '../../ui/PartPicture';
 import { FreePlace, Place, type PlaceLook } from '../../ui/Place';
 import { Screw } from '../../ui/Screw';
@@ -16,7 +16,7 @@ export function lookOf(item: Item): PlaceLook {
   return t.back > 0 ? 'coming back' : 'off';
 }
 
-const placeName = (item: Item) => [item.place.kind, item.place.label].filter(Boolean).join(' ');
+const placeName = (item: Item) => placeTag(item.place);
 
 function figures(item: Item): { figure: string; word: string } {
   const t = tally(item);

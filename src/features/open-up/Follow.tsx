@@ -4,6 +4,7 @@ import {
   backWords,
   beforeTurn,
   joint,
+  placeTag,
   type QuickLine,
   readLine,
   sideUpWords,
@@ -114,9 +115,7 @@ export function Follow({
               <b>{next.tool ?? 'bare hand'}</b>
             </span>
             {line.item?.from && <span>from {line.item.from}</span>}
-            {line.item && (
-              <span>into {[line.item.place.kind, line.item.place.label].filter(Boolean).join(' ')}</span>
-            )}
+            {line.item && <span>kept: {placeTag(line.item.place)}</span>}
             <span className="note">about {minutes(next.minutes)} min</span>
           </p>
           {next.caution && (

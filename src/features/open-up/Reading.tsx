@@ -2,6 +2,7 @@ import {
   type Item,
   lookAlike,
   type MoveSaid,
+  placeTag,
   placeWords,
   type QuickLine,
   sideUpWords,
@@ -139,7 +140,7 @@ export function Reading({ line, items, loose }: { line: QuickLine; items: Item[]
       {like && twin && item && (
         <div className="border border-ochre bg-ochre-wash px-3 py-2 ml-auto max-w-[330px]">
           <b className="flex gap-2 items-center text-ochre">
-            <NotEqual /> Twin of {twin.place.kind} {twin.place.label}
+            <NotEqual /> Twin of {placeTag(twin.place)}
           </b>
           <span className="text-[14px] leading-[1.25] block">
             {specOf(twin)} there, {specOf(item)} here.{' '}

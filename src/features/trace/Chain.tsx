@@ -6,6 +6,7 @@ import { ElementDrawing, groundOf } from '../../ui/ElementDrawing';
 import { ScrollRow } from '../../ui/ScrollRow';
 import { TickBox } from '../../ui/Signs';
 import { ChainList } from './ChainList';
+import { inLines, overMarks } from './chain-words';
 import { type Box, layoutChain } from './layout';
 import { testedBy } from './tested';
 
@@ -23,8 +24,14 @@ export interface ChainProps {
 
 /** Elements up to which the chain is drawn at once; more are a list first. */
 const MOST_DRAWN = 40;
+/** Above the elements: a row of words, what was read, the mark. */
 const TOP = 64;
+/** A second row of words, above and below. */
+const SECOND = 16;
 const FOOT = 40;
+/** Width of a letter of the words above, and of those below. */
+const MARK_LETTER = 9;
+const NAME_LETTER = 6.6;
 
 const percent = (p: number) => (p >= 0.995 ? '99+' : p < 0.005 ? '<1' : String(Math.round(p * 100)));
 
@@ -182,8 +189,38 @@ function Drawn({
       return [{ check: c, tap: c.tap, box, gap, n }];
     });
   }, [checks, layout]);
-  const gapCount = (gap: number) => taps.filter((t) => t.gap === gap).length;
   const width = Math.max(layout.width + 24, 300);
+  const marks = useMemo(() => {
+    const shared = (gap: number) => taps.filter((t) => t.gap === gap).length;
+    const at = taps
+      .map((t) => ({
+        ...t,
+        x: Math.min(Math.max(t.gap + (t.n - (shared(t.gap) - 1) / 2) * 50, 20), width - 34),
+      }))
+      .sort((a, b) => a.x - b.x);
+    const words = overMarks(
+      at.map((t) => ({ x: t.x, text: t.tap.id })),
+      MARK_LETTER,
+      -4,
+      width - 8,
+    );
+    return at.flatMap((t, i) => {
+      const over = words[i];
+      return over ? [{ ...t, over }] : [];
+    });
+  }, [taps, width]);
+  const lifted = marks.some((m) => m.over.row > 0) ? SECOND : 0;
+  const names = new Map(
+    layout.boxes.map((b) => [
+      b.id,
+      inLines(b.name, Math.floor((b.w + 12) / NAME_LETTER), 2).map((words, i) => ({
+        words,
+        y: 37 + i * SECOND,
+      })),
+    ]),
+  );
+  const foot = FOOT + ([...names.values()].some((l) => l.length > 1) ? SECOND : 0);
+  const top = TOP + lifted;
   const spoken = [...suspicion]
     .sort((a, b) => b[1] - a[1])
     .slice(0, 6)
@@ -195,10 +232,14 @@ function Drawn({
       <ScrollRow className="overflow-x-auto" label="Chain of the unit">
         <svg
           width="100%"
-          viewBox={`-6 0 ${width} ${TOP + layout.height + FOOT}`}
+          viewBox={`-6 0 ${width} ${top + layout.height + foot}`}
           role="img"
           aria-label={`Suspicion per element: ${spoken}`}
-          style={large ? { minWidth: width * 1.5 } : { minWidth: Math.min(width, 640), maxHeight: 300 }}
+          style={
+            large
+              ? { minWidth: width * 1.5 }
+              : { minWidth: Math.min(width, 640), maxHeight: 300 + lifted + foot - FOOT }
+          }
         >
           <defs>
             <pattern
@@ -211,7 +252,7 @@ function Drawn({
               <path d="M0 0V7" stroke="var(--color-ochre)" strokeWidth="1.2" opacity=".6" />
             </pattern>
           </defs>
-          <g transform={`translate(0 ${TOP})`}>
+          <g transform={`translate(0 ${top})`}>
             <Links links={layout.links} path={path} />
             {layout.boxes.map((b) => (
               <Element
@@ -231,11 +272,11 @@ function Drawn({
                   <text y="22" fontSize="16" fontWeight="700" style={{ fontFamily: 'var(--font-mono)' }}>
                     {b.id}
                   </text>
-                  <text y="37" fontSize="13" style={{ fill: 'var(--color-bark-2)' }}>
-                    {b.w < 80 && b.name.length > 13
-                      ? `${b.name.slice(0, b.name.lastIndexOf(' ', 13) > 0 ? b.name.lastIndexOf(' ', 13) : 12)}`
-                      : b.name}
-                  </text>
+                  {names.get(b.id)?.map(({ words, y }) => (
+                    <text key={y} y={y} fontSize="13" style={{ fill: 'var(--color-bark-2)' }}>
+                      {words}
+                    </text>
+                  ))}
                 </g>
               ) : (
                 <text
@@ -256,9 +297,7 @@ function Drawn({
               );
             })}
           </g>
-          {taps.map(({ check, tap, box, gap, n }) => {
-            const shift = gapCount(gap) > 1 ? (n - (gapCount(gap) - 1) / 2) * 50 : 0;
-            const x = Math.min(Math.max(gap + shift, 20), width - 34);
+          {marks.map(({ check, tap, box, gap, x, over }) => {
             const record = lastOf(check.id);
             const verdict = record && verdictOf(check, record);
             const now = check.id === chosen?.id;
@@ -279,27 +318,35 @@ function Drawn({
                     : 'var(--color-bark-2)';
             return (
               <g key={tap.id}>
+                <title>{tap.id}</title>
                 <path
-                  d={`M${x} 50V${TOP - 6}L${gap} ${TOP + 2}V${TOP + box.y + box.h / 2}`}
+                  d={`M${x} ${top - 14}V${top - 6}L${gap} ${top + 2}V${top + box.y + box.h / 2}`}
                   fill="none"
                   stroke={now ? 'var(--color-slate)' : 'var(--color-bark-3)'}
                   strokeWidth={now ? 2 : 1.1}
                   strokeDasharray={now ? '5 3' : '2 3'}
                 />
                 <text
-                  x={x}
-                  y="14"
+                  x={over.x}
+                  y={14 + lifted - over.row * SECOND}
                   textAnchor="middle"
                   fontSize="15"
                   fontWeight="700"
                   style={{ fontFamily: 'var(--font-mono)' }}
                 >
-                  {tap.id}
+                  {over.text}
                 </text>
-                <text x={x} y="30" textAnchor="middle" fontSize="13" fontWeight="650" style={{ fill: ink }}>
+                <text
+                  x={x}
+                  y={30 + lifted}
+                  textAnchor="middle"
+                  fontSize="13"
+                  fontWeight="650"
+                  style={{ fill: ink }}
+                >
                   {word}
                 </text>
-                <g transform={`translate(${x - 6} 36)`}>
+                <g transform={`translate(${x - 6} ${top - 28})`}>
                   {now ? (
                     <path
                       d="M-1 0H13V8L6 15-1 8Z"
@@ -324,7 +371,7 @@ function Drawn({
                 </g>
                 <circle
                   cx={gap}
-                  cy={TOP + box.y + box.h / 2}
+                  cy={top + box.y + box.h / 2}
                   r="3.500"
                   fill={now ? 'var(--color-slate)' : 'var(--color-bark)'}
                 />

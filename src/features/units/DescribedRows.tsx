@@ -31,7 +31,7 @@ export function DescribedRows({
         what you can reach after that element.
       </p>
       <div className="overflow-x-auto">
-        <table className="plain min-w-[1060px]">
+        <table className="plain min-w-[1090px]">
           <thead>
             <tr>
               <th scope="col">Mark</th>
@@ -95,7 +95,7 @@ export function DescribedRows({
                           put(
                             i,
                             e.target.value === OUTSIDE
-                              ? { outside: true, under: '' }
+                              ? { outside: true, under: '', inside: false }
                               : { outside: false, under: e.target.value },
                           )
                         }
@@ -112,12 +112,12 @@ export function DescribedRows({
                           className="w-6 h-6 accent-current"
                           aria-label={`Row ${i + 1} lies under the cover`}
                           checked={!r.outside}
-                          onChange={(e) => put(i, { outside: !e.target.checked })}
+                          onChange={(e) => put(i, { outside: !e.target.checked, inside: e.target.checked })}
                         />
                       </label>
                     )}
                   </td>
-                  <td className={`${cell} w-[92px]`}>
+                  <td className={`${cell} w-[140px]`}>
                     <input
                       className="input mono"
                       placeholder="none"
@@ -126,7 +126,7 @@ export function DescribedRows({
                       {...text('tap')}
                     />
                   </td>
-                  <td className={`${cell} w-[120px]`}>
+                  <td className={`${cell} w-[114px]`}>
                     <select
                       className="input"
                       aria-label={`How the point of row ${i + 1} is seen`}
@@ -137,7 +137,7 @@ export function DescribedRows({
                       ))}
                     </select>
                   </td>
-                  <td className={`${cell} w-[100px]`}>
+                  <td className={`${cell} w-[92px]`}>
                     <input
                       className="input mono"
                       disabled={!measure}
@@ -146,7 +146,7 @@ export function DescribedRows({
                       {...text('should')}
                     />
                   </td>
-                  <td className={`${cell} w-[84px]`}>
+                  <td className={`${cell} w-[74px]`}>
                     <input
                       className="input mono"
                       disabled={!measure}
