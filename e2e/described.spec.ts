@@ -299,6 +299,11 @@ test('several leads in one line, by key alone: each is a thing of the tray, goes
   await page.keyboard.press('Shift+U');
   await expect(tray.getByText('P4', { exact: true })).toBeVisible();
   await bench.hand.stop(SWAP);
+  // What holds nothing is asked too, under the box it belongs to.
+  const before = page.getByRole('region', { name: 'Before it goes in', exact: true });
+  await expect(before.getByText('Pins straight, looked at along both rows')).toBeVisible();
+  await bench.hand.press(/^Done: Pins straight/);
+  await expect(before.getByRole('button', { name: /^Done: Pins straight/ })).toHaveCount(0);
   await bench.hand.type(/^What goes in/, 'new relay board');
   await bench.hand.foot();
   await bench.hand.stop(CLOSE_UP);

@@ -254,7 +254,15 @@ describe('the tray through events', () => {
     ).toEqual(['Counted: 5 × M3×6', 'M3×6 kept in bag B', 'M3×6 altered: one cut to 4 mm']);
     r = tell(r, { type: 'item.missed', item: id, count: 2 });
     expect(summarise(r.state).missing).toEqual([
-      { spec: 'M3×6', count: 2, of: 5, place: 'bag B', thread: 'M3', lengthMm: 6 },
+      {
+        spec: 'M3×6',
+        count: 2,
+        of: 5,
+        place: 'bag B',
+        kept: { kind: 'bag', label: 'B' },
+        thread: 'M3',
+        lengthMm: 6,
+      },
     ]);
     expect(reason(() => tell(r, { type: 'item.returned', item: id, count: 4, state: 'tight' }))).toMatch(
       /only 3/,

@@ -1,7 +1,7 @@
 import { coversOver, type MapRemedy } from '../unit';
 import { openAccess } from './open';
 import { coversNeeded } from './opening';
-import { packsOn } from './packs';
+import { rungsOf } from './rungs';
 import type { JobState } from './state';
 
 export interface RemedyOption {
@@ -42,10 +42,7 @@ export function remedyOptions(
   );
   const opening = state.map.access.filter((a) => wanted.has(a.id)).reduce((m, a) => m + a.minutes, 0);
   const tried = new Set(state.trace.flatMap((t) => (t.tried?.element === element ? [t.tried.remedy] : [])));
-  // A swollen pack is not pressed home again: it is replaced.
-  const swollen = packsOn(state, element).some((h) => state.swollen.includes(h.id));
-  const rungs = e.remedies.filter((r) => !swollen || r.kind === 'replace');
-  return rungs.map((remedy) => ({
+  return rungsOf(state, e).map((remedy) => ({
     element,
     elementName: e.name,
     remedy,

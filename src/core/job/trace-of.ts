@@ -5,6 +5,7 @@ import { clearedByLooks, LOOKED_AT } from './first-looks';
 import { leaders, ranked } from './near-ties';
 import { openAccess } from './open';
 import { symptomId } from './proofs';
+import { rungsOf } from './rungs';
 import { isAimed, type JobState, PATTERN_Q } from './state';
 
 /** Elements up to which two faults at once are reckoned. */
@@ -64,7 +65,7 @@ export function traceRequest(
       weight: (learned.get(e.id) ?? e.hearsay?.weight ?? e.weight) * (cleared.has(e.kind) ? LOOKED_AT : 1),
       q,
       ...(e.needs ? { needs: e.needs } : {}),
-      remedies: e.remedies.map((r) => ({
+      remedies: rungsOf(state, e).map((r) => ({
         id: r.id,
         minutes: r.minutes,
         fixes: r.fixes,

@@ -53,7 +53,7 @@ export function Live() {
                 <>
                   {state.proof.reading === undefined
                     ? 'done'
-                    : `read ${formatReading(state.proof.reading, state.proof.unit ?? '')}`}
+                    : `${lines.length > TOLD ? '' : 'read '}${formatReading(state.proof.reading, state.proof.unit ?? '')}`}
                   {lines.length <= TOLD && (
                     <>
                       , <Clock at={state.proof.at} />

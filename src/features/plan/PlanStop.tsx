@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { fixesOf, isAimed, plansOf, remedyOptions } from '../../core/job';
+import { fixesOf, isAimed, onlyNew, plansOf, remedyOptions } from '../../core/job';
 import { formatMoney } from '../../core/money';
 import { Action, Second } from '../../ui/Action';
 import { SelectField, TextField, Wrong } from '../../ui/Field';
@@ -72,6 +72,7 @@ function PlanSheet() {
     (bySay
       ? asked
       : `${element} at ${percent(p)} after ${job.trace.length} ${job.trace.length === 1 ? 'check' : 'checks'}`);
+  const reasonForNew = onlyNew(job, element);
   const choose = (also: boolean) => {
     if (!chosen) return;
     const refused = record('plan.chosen', {
@@ -197,6 +198,7 @@ function PlanSheet() {
             ))}
           </ul>
         </fieldset>
+        {reasonForNew && <p className="note">Only a new one: {reasonForNew}.</p>}
         <BatteryFit element={element} />
         <BoardFit element={element} />
         {chosen?.remedy.parts?.[0] && <Offers part={chosen.remedy.parts[0]} element={element} />}

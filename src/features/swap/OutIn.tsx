@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { preparationsOf } from '../../core/job';
 import { placeWords } from '../../core/ledger';
 import { ageMonths, readDateCode } from '../../core/unit';
 import { Action } from '../../ui/Action';
@@ -78,6 +79,7 @@ export function OutIn({ name, part }: { name: string; part: string }) {
       }),
     );
   };
+  const asked = preparationsOf(job).length > 0;
   return (
     <div className="grid grid-cols-[1fr_44px_1fr] max-[760px]:grid-cols-1 gap-x-4 gap-y-5 items-start">
       <div className="grid gap-4">
@@ -182,9 +184,11 @@ export function OutIn({ name, part }: { name: string; part: string }) {
         </form>
         <Preparations when="before in" holding={false} />
       </div>
-      <p className="note col-span-full">
-        Common practice, no source; those that hold are marked. The maker’s instructions come first.
-      </p>
+      {asked && (
+        <p className="note col-span-full">
+          Common practice, no source; those that hold are marked. The maker’s instructions come first.
+        </p>
+      )}
     </div>
   );
 }

@@ -15,7 +15,7 @@ const TITLES = { 'before out': 'Before it comes out', 'before in': 'Before it go
  */
 export function Preparations({ when, holding }: { when: 'before out' | 'before in'; holding: boolean }) {
   const { job } = useJob();
-  const holds = (l: PreparationLine) => l.must && !job.swap.prepared.some((p) => p.line === l.id);
+  const holds = (l: PreparationLine) => l.must === true && !job.swap.prepared.some((p) => p.line === l.id);
   const lines = preparationsOf(job).filter((l) => l.when === when && holds(l) === holding);
   if (lines.length === 0) return null;
   const now = when === (job.out ? 'before in' : 'before out');

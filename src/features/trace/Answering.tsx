@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { offFor } from '../../core/job';
 import { hazardsOf } from '../../core/unit';
 import { Wrong } from '../../ui/Field';
 import { Warn } from '../../ui/Signs';
@@ -17,6 +18,8 @@ export function Answering({ why, ...props }: AnswerProps & { why?: string | unde
   const [wrong, setWrong] = useState<string | null>(null);
   const covered = useCoversOn(check.trace.needs).length > 0;
   const hazards = useMemo(() => hazardsOf(job.map, check), [job.map, check]);
+  const off = offFor(job, check);
+  const dark = check.trace.power === 'on' && job.power === 'off';
   return (
     <div className="grid gap-2 content-start">
       <div className="lead">
@@ -27,6 +30,17 @@ export function Answering({ why, ...props }: AnswerProps & { why?: string | unde
         <p className="flex gap-2 text-brick font-[600] text-[14px]">
           <Warn /> {hazards.map((h) => `${h.name}, ${h.detail}`).join('; ')}: live while you do this. One
           hand, insulated probe.
+        </p>
+      )}
+      {off.length > 0 && (
+        <p className="flex gap-2 text-ochre font-[600] text-[14px]">
+          <Warn /> {off.map((e) => `${e.id} ${e.name}`).join(', ')} {off.length === 1 ? 'is' : 'are'} off the
+          unit: back in first, or this says nothing of {off.length === 1 ? 'it' : 'them'}.
+        </p>
+      )}
+      {dark && !covered && (
+        <p className="note">
+          The power is off now. It has to be on for this, and every gate comes down with it.
         </p>
       )}
       {covered ? (
