@@ -9,6 +9,8 @@ import { useJob } from './use-job';
 
 /** More than these are named only: that all are in sight comes before what is said of each. */
 const TOLD = 3;
+/** More than these are told in a line each. */
+const BRIEF = 2;
 
 /** What is live now, in every view of a job. It says what was read and when, never that a thing is harmless. */
 export function Live() {
@@ -53,7 +55,7 @@ export function Live() {
                 <>
                   {state.proof.reading === undefined
                     ? 'done'
-                    : `${lines.length > TOLD ? '' : 'read '}${formatReading(state.proof.reading, state.proof.unit ?? '')}`}
+                    : `${lines.length > BRIEF ? '' : 'read '}${formatReading(state.proof.reading, state.proof.unit ?? '')}`}
                   {lines.length <= TOLD && (
                     <>
                       , <Clock at={state.proof.at} />

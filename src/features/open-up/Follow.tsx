@@ -4,7 +4,7 @@ import {
   backWords,
   beforeTurn,
   joint,
-  placeTag,
+  placeWords,
   type QuickLine,
   readLine,
   sideUpWords,
@@ -115,7 +115,7 @@ export function Follow({
               <b>{next.tool ?? 'bare hand'}</b>
             </span>
             {line.item?.from && <span>from {line.item.from}</span>}
-            {line.item && <span>kept: {placeTag(line.item.place)}</span>}
+            {line.item && <span>{placeWords(line.item.place)}</span>}
             <span className="note">about {minutes(next.minutes)} min</span>
           </p>
           {next.caution && (
