@@ -35,6 +35,18 @@ describe('ticks that Mulch asks at their time', () => {
     other.line('unplug motor lead');
     expect(asked(other, 'open up')).toEqual([]);
   });
+  it('new adhesive where heat or solvent freed something, until the last cover is closed', () => {
+    const b = bench(map);
+    b.planned('A1');
+    b.line('lift door > shelf');
+    expect(asked(b, 'close up').map((t) => t.id)).not.toContain('fresh adhesive');
+    b.line('heat door edge 2 min');
+    expect(asked(b, 'close up')).toContainEqual(
+      expect.objectContaining({ id: 'fresh adhesive', picture: false, done: false }),
+    );
+    b.tell({ type: 'tick.done', tick: 'fresh adhesive' });
+    expect(asked(b, 'close up').map((t) => t.id)).not.toContain('fresh adhesive');
+  });
   it('a picture before a cover hides what was mended: one from before does not answer it', () => {
     const b = bench(map);
     b.planned('A1');

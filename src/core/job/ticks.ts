@@ -18,11 +18,13 @@ interface Asked {
   stop: Stop;
   /** it is its time now */
   due(state: JobState): boolean;
-  /** a picture that was taken answers it */
-  shown(state: JobState): boolean;
+  /** a picture that was taken answers it; without it only a tick does */
+  shown?(state: JobState): boolean;
 }
 
 const unplugged = (state: JobState) => state.ledger.items.some((i) => i.kind === 'plug');
+/** What frees what is glued. */
+const FREES = new Set(['heat', 'solvent']);
 const openings = ['make safe', 'open up', 'swap'];
 
 /** What Mulch asks of itself; common practice, no source. One more is one more entry. */
@@ -41,6 +43,13 @@ const ASKED: Asked[] = [
     due: (s) => fixesOf(s).length > 0 && s.ledger.covers.some((c) => c.state !== 'final'),
     shown: (s) => s.photos.some((p) => p.at >= (fixesOf(s)[0]?.at ?? '') && p.stop !== 'take in'),
   },
+  {
+    id: 'fresh adhesive',
+    text: 'Where heat or solvent freed it: old adhesive off, new one on, pressed and left to set',
+    stop: 'close up',
+    due: (s) =>
+      s.ledger.moves.some((m) => FREES.has(m.verb)) && s.ledger.covers.some((c) => c.state !== 'final'),
+  },
 ];
 
 /**
@@ -57,8 +66,8 @@ export function ticksOf(state: JobState, stop: Stop): TickLine[] {
     ...ASKED.filter((a) => a.stop === stop && a.due(state)).map((a) => ({
       id: a.id,
       text: a.text,
-      done: ticked.has(a.id) || a.shown(state),
-      picture: true,
+      done: ticked.has(a.id) || (a.shown?.(state) ?? false),
+      picture: a.shown !== undefined,
     })),
     ...state.ticks
       .filter((t) => t.stop === stop && t.item === undefined)

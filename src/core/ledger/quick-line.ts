@@ -41,6 +41,9 @@ const usualPlace = (kind: ItemDraft['kind'], fallback: Place): Place => {
   return kind === 'part' ? { kind: 'shelf' } : fallback;
 };
 
+/** What holds once. Common practice, no source. */
+const ONCE = /\b(?:adhesive|glue|gasket)/i;
+
 /** The thing that an entry takes off, or null. */
 function draftOf(e: LineEntry, fallback: Place): ItemDraft | null {
   if (!e.kind || !e.name) return null;
@@ -58,7 +61,7 @@ function draftOf(e: LineEntry, fallback: Place): ItemDraft | null {
     ...(contacts === undefined ? {} : { contacts }),
     ...(wires === undefined ? {} : { wires }),
     ...(latch ? { latch } : {}),
-    ...(kind === 'tie' ? { undoneBy: 'replaced by' as const } : {}),
+    ...(kind === 'tie' || (kind === 'tape' && ONCE.test(e.name)) ? { undoneBy: 'replaced by' as const } : {}),
     ...(e.aside ? { state: 'aside' as const } : {}),
   };
 }

@@ -27,6 +27,7 @@ export const DRIVES: DriveFamily[] = [
   },
   { id: 'SL', words: /^(?:slot|slotted|flat-?blade)$/, looks: 'slot', sizes: ['3', '4', '5', '6'] },
   { id: 'SQ', words: /^(?:square)$/, looks: 'square', sizes: ['0', '1', '2', '3'] },
+  { id: '5L', words: /^(?:pentalobe|five-?lobe)$/, looks: 'five-lobe', sizes: ['1', '2', '5', '6'] },
   { id: 'Y', words: /^(?:tri-?wing)$/, looks: 'three wings', sizes: ['0', '1', '2'] },
 ];
 
@@ -47,7 +48,7 @@ const SECURITY = /^(?:security|sec|secure|pin-?in)$/;
 function short(text: string): string | null {
   const t = /^t[xr]?\s?(\d{1,2})\s?(h|s|sec|security)?$/.exec(text);
   if (t) return `T${t[1]}${t[2] ? ' security' : ''}`;
-  const m = /^(ph|pz|sl|sq|y|hex)\s?(.*?)(?:\s?mm)?$/.exec(text);
+  const m = /^(ph|pz|sl|sq|5l|y|hex)\s?(.*?)(?:\s?mm)?$/.exec(text);
   return m ? `${m[1]?.toUpperCase()}${m[2]}` : null;
 }
 
@@ -92,7 +93,9 @@ export function driveAt(tokens: readonly Token[], at: number): DriveRead | null 
   const point = tokens[at + at2]?.text === 'point' ? sized(tokens[at + at2 + 1]) : undefined;
   // A star is many things.
   if (size === undefined)
-    return token.text === 'star' ? null : { drive: named.id === 'T' ? named.looks : named.id, used: 1 };
+    return token.text === 'star'
+      ? null
+      : { drive: /^(?:T|5L)$/.test(named.id) ? named.looks : named.id, used: 1 };
   if (point !== undefined) return { drive: `${named.id}${size}.${point}`, used: at2 + 2 };
   return named.id === 'T' ? secured(`T${size}`, at2) : { drive: `${named.id}${size}`, used: at2 };
 }

@@ -407,6 +407,14 @@ const TABLE: Row[] = [
   ['tyre levered off', off('pry', 'part', 'tyre')],
   ['cell tabs desoldered, minus first', off('unsolder', 'plug', 'cell tabs', { note: 'minus first' })],
   ['spring of the arm unhooked', off('unclip', 'part', 'spring of the arm')],
+  ['tape over the screws peeled', off('peel', 'tape', 'tape over the screws')],
+  ['pulled the adhesive strips', off('lift', 'tape', 'adhesive strips')],
+  ['label removed', off('remove', 'part', 'label')],
+  [
+    '2 pentalobe screws bracket > cup',
+    screw({ count: 2, drive: 'five-lobe', from: 'bracket', place: { kind: 'cup' } }),
+  ],
+  ['2 x pentalobe 5 lid', screw({ count: 2, drive: '5L5', from: 'lid' })],
   // How it was found, or in which order: no part of its own.
   ['fuser out, hot', off('lift', 'part', 'fuser', { note: 'hot' })],
   ['drum out, wrapped in paper', off('lift', 'part', 'drum', { note: 'wrapped in paper' })],
@@ -480,6 +488,13 @@ describe('what is doubtful', () => {
     expect(nearest('lid C', NAMES)).toEqual([]);
     expect(nearest('fann 12', NAMES).map((n) => n.id)).toEqual(['F12']);
     expect(nearest('rear cover', NAMES)).toEqual([]);
+    // What a thing is stands last in its name.
+    const watch: Named[] = [
+      { id: 'W1', name: 'cell flex', kind: 'element' },
+      { id: 'B1', name: 'glued pouch cell', kind: 'element' },
+    ];
+    expect(nearest('cell', watch).map((n) => n.id)).toEqual(['B1', 'W1']);
+    expect(nearest('flex', watch).map((n) => n.id)).toEqual(['W1']);
     expect(nearest('door lead', [{ id: 'W2', name: 'motor lead', kind: 'plug' }])).toEqual([]);
     expect(nearest('mottor lead', [{ id: 'W2', name: 'motor lead', kind: 'plug' }])).toHaveLength(1);
   });

@@ -85,11 +85,13 @@ export function nearest(said: string, names: readonly Named[]): Named[] {
         // A slip rarely hits the first letter: a door lead is no motor lead.
         const begins = d === 1 || plain[0] === call[0];
         const near = begins && mark(plain) === mark(call) && d <= slips(Math.max(plain.length, call.length));
-        return { named, d: inside || near ? d : Number.POSITIVE_INFINITY };
+        // "cell" is rather the pouch cell than the cell flex: what a thing is stands last in its name.
+        const is = call.split(/\s+/).at(-1) === words.at(-1) ? 0 : 1;
+        return { named, is, d: inside || near ? d : Number.POSITIVE_INFINITY };
       }),
     )
     .filter(({ d }) => d > 0 && Number.isFinite(d))
-    .sort((a, b) => a.d - b.d)
+    .sort((a, b) => a.is - b.is || a.d - b.d)
     .map(({ named }) => named)
     .filter((n, i, all) => all.indexOf(n) === i)
     .slice(0, OFFERED);

@@ -6,6 +6,8 @@ import type { Piece, Word } from './piece';
 import type { LineVerb, ThingKind } from './verbs';
 
 const TIES = /\b(?:ties?|straps?|zip|strings?|wires?|leads?|cables?|loom|lacing|cord|rivets?|seals?)\b/;
+/** What is pulled, peeled or scraped off and does not hold again. */
+const GLUES = /\b(?:adhesives?|glue)\b/;
 const TAPES = /\b(?:tape|foil|film|label|sticker|kapton|gasket|pad|mylar)s?\b/;
 const LEADS = /\b(?:lead|cable|flex|ribbon|wire|harness|plug|connector)s?\b/;
 const LEADS_LAST = /\b(?:lead|cable|flex|ribbon|harness|plug|connector)s?$/;
@@ -69,6 +71,7 @@ function kindOf(
 ): ThingKind {
   const takes = verb?.takes ?? undefined;
   if (takes === 'plug' || takes === 'media') return takes;
+  if (takes !== 'tie' && !known && GLUES.test(plain)) return 'tape';
   if (takes === 'tie') return 'tie';
   // Nobody lifts a header: what is meant is what is plugged into it.
   const onto = known?.kind === 'header' && (takes === undefined || verb?.does === 'lift');

@@ -31,7 +31,7 @@ const LEXER = moo.compile({
   contacts: at('\\d{1,3}\\s?-?(?:p|pins?|ways?|contacts?)(?!\\w)'),
   wires: at('\\d{1,3}\\s?-?(?:w|wires?|cores?)(?!\\w)'),
   drive: at(
-    `(?:t[xr]?\\s?\\d{1,2}\\s?(?:h|s|sec(?:urity)?)?|(?:ph|pz)\\s?(?:0{1,3}|\\d)|sl\\s?${N}|sq\\d?|y\\d|hex\\s?\\d+/\\d+|hex\\s?${N}(?:\\s?mm)?)(?![\\w/.-])`,
+    `(?:t[xr]?\\s?\\d{1,2}\\s?(?:h|s|sec(?:urity)?)?|(?:ph|pz)\\s?(?:0{1,3}|\\d)|sl\\s?${N}|sq\\d?|5l\\s?\\d|y\\d|hex\\s?\\d+/\\d+|hex\\s?${N}(?:\\s?mm)?)(?![\\w/.-])`,
   ),
   fraction: at('\\d+/\\d+(?![\\w/])'),
   number: at(`${N}(?=[\\s,;>()]|[.!?]?(?:\\s|$))`),

@@ -55,6 +55,7 @@ const LAST = [
   'pull',
 ];
 const MAY_END = new Set([...LAST, ...LAST.flatMap(toldOf)]);
+const TOLD_LAST = new Set(LAST.flatMap(toldOf));
 const PARTICLE = /^(?:off|out|over|up|open|back)$/;
 const AWAY = /^(?:out|open)$/;
 const IS = /^(?:is|was|are|were)$/;
@@ -155,7 +156,11 @@ export function readVerb(piece: Piece): LineVerb | undefined {
   const apart = around(piece);
   if (apart) return apart;
   const first = verbAt(piece.rest, 0);
-  if (!first || (THINGS_TOO.test(first.verb.does) && endsIt(piece.rest))) return ending(piece);
+  const last = piece.rest.at(-1);
+  // "tape over the screws peeled": what was done is said last.
+  const told = first && last && first.used < piece.rest.length && !last.found && TOLD_LAST.has(last.text);
+  const isThing = first && THINGS_TOO.test(first.verb.does) && (endsIt(piece.rest) || told);
+  if (!first || isThing || (told && first.verb.does === 'tape')) return ending(piece);
   piece.take(0, first.used, 'verb');
   return first.verb;
 }
