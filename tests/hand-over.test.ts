@@ -359,6 +359,38 @@ describe('the data of an owner', () => {
       for (const said of [a.owner, a.mark, a.symptom].filter(Boolean)) expect(text).not.toContain(said);
     }
   });
+  it('what a person may be named in is blanked, whoever typed it where', () => {
+    const stamp = { id: '01M2JS9ZC08V33PPE0SBJHWRA6', at: now.toISOString(), by: 'Ines' };
+    const who = 'Mrs Wren';
+    const said: Partial<Record<JobEvent['type'], object>> = {
+      'note.added': { text: `rings ${who}` },
+      'unit.identified': { owner: who, reach: `by ${who}`, mark: who },
+      'intake.recorded': {
+        symptom: `${who} says silent`,
+        since: `since ${who} moved`,
+        keep: [`songs of ${who}`],
+      },
+      'look.answered': { note: who },
+      'check.recorded': { note: who },
+      'plan.chosen': { why: who },
+      'quote.sent': { to: who, how: `by post to ${who}` },
+      'quote.answered': { who, note: who },
+      'job.referred': { to: who, why: who },
+      'party.told': { how: `rang ${who}` },
+      'gate.passed': { reason: `${who} wants it live` },
+      'point.passed': { reason: `agreed with ${who}` },
+      'job.parked': { why: `waits for ${who}`, until: who },
+      'photo.added': { caption: `hand of ${who}` },
+      'proof.recorded': { note: who },
+      'job.handed-over': { to: who, settings: who, note: who, followUp: who, decidedBy: who },
+      'receipt.signed': { name: who, lines: [who] },
+    };
+    for (const [type, fields] of Object.entries(said)) {
+      const after = forgotten({ ...stamp, type, ...fields } as JobEvent);
+      expect(after).toMatchObject({ ...stamp, type });
+      expect(JSON.stringify(after), type).not.toContain(who);
+    }
+  });
   it('is given out whole, and taken out while the figures stay', async () => {
     const all = (await factsPage(db.read, {})).filter((f) => f.handedOverAt);
     const owner = 'Wren & Daughters';
