@@ -78,7 +78,8 @@ const isRemark = (words: readonly Word[], screws: boolean): boolean =>
   screws
     ? words.every((w) => w.type !== 'comma') && words.some((w) => !w.found && FOUND_SO.test(w.text))
     : words[0]?.type === 'word' &&
-      !words.some((w) => w.found || /^(?:with|using|note:?)$/.test(w.text)) &&
+      !/^(?:with|using|note:?)$/.test(words[0].text) &&
+      !words.some((w) => w.found) &&
       !words.every(
         (w) => /^(?:contacts|wires|minutes)$/.test(w.type) || /^(?:latch|latched|lever|aside)$/.test(w.text),
       );

@@ -689,6 +689,13 @@ describe('several things that one verb is said of', () => {
     ['lift pen and ink holder', ['lift pen and ink holder']],
     ['unplug J7 motor, J8', ['unplug J7 motor', 'unplug J8']],
     ['unplug J7 from A1, A2', ['unplug J7']],
+    // Parted by commas alone, each is a thing; how it is, or how it was freed, is none.
+    ['lift hood, grille > shelf', ['lift hood shelf', 'lift grille shelf']],
+    ['removed hood, grille, paper tray', ['remove hood', 'remove grille', 'remove paper tray']],
+    ['lift hood, hooks at the left', ['lift hood']],
+    ['lift hood, scratched', ['lift hood']],
+    ['lift hood, careful with the flex', ['lift hood']],
+    ['unplug J7, latch open', ['unplug J7']],
     ['unplug black and white', ['unplug black and white']],
     ['unplugged J7 and the fan lead', ['unplug J7', 'unplug fan lead']],
     ['unplugged the fan lead and J7', ['unplug fan lead', 'unplug J7']],

@@ -40,10 +40,41 @@ function parting(rest: readonly Word[]): { end: number; next: number } | null {
   return null;
 }
 
+/** How something is, or how it was done: no thing of its own. */
+const STATE =
+  /(?:ed|ly)$|^(?:hot|warm|cold|still|first|last|left|right|open|shut|up|down|on|off|out|loose|tight|stuck|dirty|wet|broken|worn|torn|rusty|bent|burnt|burned|swollen|fine|ok|intact|back|again|too|only)$/;
+/** What says how it was freed. */
+const FREED = /^(?:latch|lever|flap|clips?|hooks?|tabs?|catch|catches|note|with|using)$/;
+const MOST_WORDS = 2;
+
+/** Whether words behind a comma are a thing: one or two that say neither how it is, nor where. */
+const isThing = (words: readonly Word[]): boolean =>
+  words.length > 0 &&
+  words.length <= MOST_WORDS &&
+  words.every((w) => !w.found && w.type === 'word' && !STATE.test(w.text) && !FROM.test(w.text)) &&
+  !FREED.test(words[0]?.text ?? '');
+
+/** Things that are parted by commas, none of them known: "lift hood, grille > shelf"; null where it is no such list. */
+function unknownThings(said: readonly Word[], rest: readonly Word[]): Word[][] | null {
+  const arrow = rest.findIndex((w) => w.type === 'arrow');
+  const named = arrow < 0 ? rest : rest.slice(0, arrow);
+  const chunks: Word[][] = [[]];
+  for (const w of named)
+    if (w.type === 'comma' && !w.found) chunks.push([]);
+    else chunks.at(-1)?.push(w);
+  const [first = [], ...others] = chunks;
+  if (first.length === 0 || others.length === 0 || named.some(isOne) || !others.every(isThing)) return null;
+  return chunks.map((c, i) => [
+    ...said,
+    ...c,
+    ...(i === chunks.length - 1 && arrow >= 0 ? rest.slice(arrow) : []),
+  ]);
+}
+
 /**
  * Several things that one verb is said of: `unplug J7, J8 and J9` is three moves. What follows the last is
  * said of that one. The first has to be a name that is known or a designator, and so has each other that has
- * no article of its own; all else may be one name.
+ * no article of its own, or they are parted by commas alone; all else may be one name.
  *
  * @param words one piece of a line
  * @returns the piece for each thing, each with its verb; the piece as it was where it is no list
@@ -57,6 +88,8 @@ export function listed(words: Word[]): Word[][] {
   // The first has an article of its own, and no mark or name in it that could join it to the next.
   const own = words[verb.used]?.text === 'the';
   const first = words.findIndex((w, i) => i > at && joins(w));
+  const things = unknownThings(words.slice(0, verb.used), words.slice(verb.used));
+  if (things) return things;
   if (!isOne(words[at]) && !(own && first > 0 && !words.slice(at, first).some(isOne))) return [words];
   const said = words.slice(0, verb.used);
   const each: Word[][] = [];
