@@ -82,7 +82,8 @@ export function listChoices(p: Problem): { choices: Chosen[]; complete: boolean 
         stack.push({
           way: w,
           wait: [...half.wait, ...(variants[k] as Variant).after],
-          groups: p.groups[branch]?.length ? [...groups, branch] : groups,
+          // Each goes on with a list of its own.
+          groups: p.groups[branch]?.length ? [...groups, branch] : [...groups],
         });
       }
       continue;

@@ -38,11 +38,14 @@ export function order(request: OrderRequest): OrderAnswer {
   );
   const budget = new Budget((request.timeLimitMs ?? TIME_LIMIT_MS) * UNITS_PER_MS);
   const p = readProblem(request);
-  const plain = solve(p, budget);
-  // What ends a keep may be worth doing even where the goal does not need it.
-  const solved = [plain, ...ends(p, plain).map((goal) => solve({ ...p, goal }, budget))];
   let found: Ordered | null = null;
-  for (const { best } of solved) if (best && (!found || best.cost < found.cost - 1e-12)) found = best;
+  const solved: Solved[] = [];
+  // What ends a keep may be worth doing even where the goal does not need it.
+  for (const goal of [p.goal, ...ends(p)]) {
+    const next = solve({ ...p, goal }, budget, found?.cost ?? Number.POSITIVE_INFINITY);
+    solved.push(next);
+    found = next.best ?? found;
+  }
   demand(
     found,
     solved.every((s) => s.whole)
@@ -67,19 +70,19 @@ interface Solved {
   whole: boolean;
 }
 
-/** The quickest order to the goal of a problem, as far as the budget goes. */
-function solve(p: Problem, budget: Budget): Solved {
+/** The quickest order to the goal of a problem that takes less than is known already, as far as the budget goes. */
+function solve(p: Problem, budget: Budget, known: number): Solved {
   const { choices, complete } = listChoices(p);
   let best: Ordered | null = null;
   let whole = complete;
   let open = complete ? Number.POSITIVE_INFINITY : leastMinutes(p);
   const better = (chosen: Chosen, found: Found | null) => {
-    if (found && (!best || found.cost < best.cost - 1e-12)) best = { chosen, ...found };
+    if (found && found.cost < limit() - 1e-12) best = { chosen, ...found };
   };
-  const limit = () => (best as Ordered | null)?.cost ?? Number.POSITIVE_INFINITY;
+  const limit = () => (best as Ordered | null)?.cost ?? known;
   for (const chosen of choices) {
     if (chosen.minutes >= limit() - 1e-12) break;
-    if (best && budget.isOut) {
+    if (limit() < Number.POSITIVE_INFINITY && budget.isOut) {
       whole = false;
       open = Math.min(open, chosen.minutes);
       break;
@@ -93,7 +96,7 @@ function solve(p: Problem, budget: Budget): Solved {
     if (!searched.whole) {
       whole = false;
       open = Math.min(open, searched.bound);
-      if (!best) better(chosen, anyOrder(walk, start));
+      if (limit() === Number.POSITIVE_INFINITY) better(chosen, anyOrder(walk, start));
     }
   }
   return { best, open, whole };
@@ -102,11 +105,10 @@ function solve(p: Problem, budget: Budget): Solved {
 /** Keeps that are ended in every combination up to this many; beyond, all of them or none. */
 const MOST_ENDS = 3;
 
-/** Further goals: what ends a keep that is begun on the way and that the goal itself does not end. */
-function ends(p: Problem, { best }: Solved): number[][] {
-  const has = (i: number) => (p.done[i] as boolean) || (best?.order.includes(i) ?? false);
+/** Further goals: what ends a keep, where the goal itself does not say so. One order may do it by chance, another not. */
+function ends(p: Problem): number[][] {
   const untils = [
-    ...new Set(p.keep.filter((k) => !has(k.until) && (!best || has(k.from))).map((k) => k.until)),
+    ...new Set(p.keep.filter((k) => !p.done[k.until] && !p.goal.includes(k.until)).map((k) => k.until)),
   ];
   if (untils.length === 0) return [];
   const sets =
