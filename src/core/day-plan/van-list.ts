@@ -1,5 +1,5 @@
 import { wayBetween } from '../day';
-import { type JobState, plansOf, traceRequest } from '../job';
+import { type JobState, plansOf, rungsOf, traceRequest } from '../job';
 import { kitOf } from '../recipe';
 import { placeOf, type StockItem, stockFor } from '../stock';
 import { suspicion } from '../trace';
@@ -45,7 +45,7 @@ export function partsNeeded(state: JobState): PartNeed[] {
     const e = state.map.elements.find((x) => x.id === id);
     const tried = new Set(state.trace.flatMap((t) => (t.tried?.element === id ? [t.tried.remedy] : [])));
     const from = plans.find((x) => x.element === id)?.remedy;
-    const rungs = (e?.remedies ?? []).filter((r) => !tried.has(r.id));
+    const rungs = (e ? rungsOf(state, e) : []).filter((r) => !tried.has(r.id));
     const begin = from === undefined ? 0 : rungs.findIndex((r) => r.id === from);
     let reached = p;
     return rungs.slice(Math.max(0, begin)).flatMap((r, k) => {

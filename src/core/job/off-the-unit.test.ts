@@ -29,6 +29,12 @@ describe('what is off the unit', () => {
     b.line(line);
     expect(off(b)).toEqual(['W1']);
   });
+  it('is known by the leads that are named on it', () => {
+    const cell = { id: 'BT', name: 'standby battery', kind: 'battery' as const, leads: ['red spade'] };
+    const b = bench(kiosk([...rows, cell]));
+    b.line('unplug red spade');
+    expect(off(b)).toEqual(['BT']);
+  });
   it('is no screw of it, no bracket beside it, and nothing that was only moved aside', () => {
     const b = bench(kiosk(rows));
     for (const line of ['4 x M3x8 control board > cup 1', 'lift fan bracket', 'lift control board aside'])

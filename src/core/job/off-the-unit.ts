@@ -1,14 +1,9 @@
 import { folded } from '../hazard';
 import { tally } from '../ledger';
-import type { MapCheck, MapElement } from '../unit';
+import { type MapCheck, type MapElement, powerOf, testedBy } from '../unit';
+import { callsOf, leadCallsOf } from './called';
 import { outsOf } from './opening';
 import type { JobState } from './state';
-
-/** Names under which an element lies in the tray: its id, its name, both, and each as a lead that is unplugged. */
-function calledOff({ id, name }: MapElement): Set<string> {
-  const own = [id, name, `${id} ${name}`, `${name} ${id}`];
-  return new Set([...own, ...own.flatMap((n) => [`${n} lead`, `${n} plug`])].map(folded));
-}
 
 /**
  * Elements that are out of the unit or unplugged. What was moved aside with its leads on still works.
@@ -29,7 +24,7 @@ export function offTheUnit(state: JobState): MapElement[] {
       .map((i) => folded(i.name)),
   );
   return state.map.elements.filter(
-    (e) => outs.has(folded(e.id)) || [...calledOff(e)].some((name) => away.has(name)),
+    (e) => outs.has(folded(e.id)) || [...callsOf(e), ...leadCallsOf(e)].some((name) => away.has(name)),
   );
 }
 
@@ -43,7 +38,7 @@ export function offTheUnit(state: JobState): MapElement[] {
  * @example offFor(state, check).map((e) => e.id) // ['A3']
  */
 export function offFor(state: JobState, check: MapCheck): MapElement[] {
-  if (check.trace.power !== 'on') return [];
-  const tested = new Set(check.trace.exercises ?? (check.answers ?? []).flatMap((a) => a.points));
+  if (powerOf(check) !== 'powered') return [];
+  const tested = new Set(testedBy(check));
   return offTheUnit(state).filter((e) => tested.has(e.id));
 }

@@ -1,5 +1,6 @@
 import { folded } from '../hazard';
 import { coversOver } from '../unit';
+import { callsOf } from './called';
 import { firstLooksFound } from './first-looks';
 import { openAccess } from './open';
 import type { Fix, JobState, Out, Plan } from './state';
@@ -89,11 +90,7 @@ export function planNamed(state: JobState, name: string): Plan | undefined {
   const said = folded(name).replace(/^old /, '');
   return plansOf(state).find((plan) => {
     const e = state.map.elements.find((x) => x.id === plan.element);
-    return (
-      e !== undefined &&
-      plan.remedyKind === 'replace' &&
-      [e.id, e.name, `${e.name} ${e.id}`, `${e.id} ${e.name}`].some((n) => folded(n) === said)
-    );
+    return e !== undefined && plan.remedyKind === 'replace' && callsOf(e).includes(said);
   });
 }
 

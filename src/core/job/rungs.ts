@@ -1,7 +1,23 @@
-import { deriveChecks, type MapElement, type MapRemedy } from '../unit';
+import { deriveChecks, type MapElement, type MapRemedy, testedBy } from '../unit';
 import { verdictOf } from './answer';
 import { packsOn } from './packs';
 import type { JobState } from './state';
+
+/** Leads whose continuity was found wanting when it was measured last. */
+function openCores({ map, trace }: JobState): Set<string> {
+  const open = new Set<string>();
+  if (!trace.some((r) => r.check)) return open;
+  const measured = new Map(
+    deriveChecks(map).flatMap((c) => (c.how === 'continuity' ? [[c.id, c] as const] : [])),
+  );
+  for (const r of trace) {
+    const check = measured.get(r.check ?? '');
+    for (const lead of check ? testedBy(check) : [])
+      if (check && verdictOf(check, r) === 'bad') open.add(lead);
+      else open.delete(lead);
+  }
+  return open;
+}
 
 /**
  * Why only a new one mends an element.
@@ -16,10 +32,8 @@ import type { JobState } from './state';
 export function onlyNew(state: JobState, element: string): string | null {
   // A swollen pack is not pressed home again: it is replaced.
   if (packsOn(state, element).some((h) => state.swollen.includes(h.id))) return 'it is swollen';
-  const check = deriveChecks(state.map).find((c) => c.id === `continuity:${element}`);
-  const last = check && state.trace.findLast((r) => r.check === check.id);
   // Measured from end to end: no contact that is cleaned or pressed home joins an open core.
-  return last && verdictOf(check, last) === 'bad' ? 'a core of it is open from end to end' : null;
+  return openCores(state).has(element) ? 'a core of it is open from end to end' : null;
 }
 
 /**

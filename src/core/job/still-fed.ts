@@ -1,6 +1,7 @@
 import { folded, saysPack } from '../hazard';
 import { tally } from '../ledger';
 import { HAZARDS, type MapElement } from '../unit';
+import { callsOf, leadCallsOf } from './called';
 import { outsOf } from './opening';
 import type { JobState } from './state';
 
@@ -18,9 +19,8 @@ const isGated = ({ map }: JobState, battery: MapElement): boolean =>
   map.hazards.some((h) => HAZARDS[h.kind].isPack && (h.on === undefined || h.on === battery.id));
 
 /** Whether a battery lies in the tray, or one of its leads: by its name, or as the one battery there is. */
-function isParted({ ledger, map }: JobState, { id, name, leads = [] }: MapElement): boolean {
-  const own = [id, name, `${id} ${name}`, `${name} ${id}`];
-  const said = [...own, ...own.map((n) => `${n} lead`), ...leads].map(folded);
+function isParted({ ledger, map }: JobState, battery: MapElement): boolean {
+  const said = [...callsOf(battery), ...leadCallsOf(battery)];
   const isOnly = map.elements.filter((e) => e.kind === 'battery').length === 1;
   return ledger.items.some(
     (i) =>

@@ -41,6 +41,8 @@ describe('ticks that Mulch asks at their time', () => {
     b.line('lift door > shelf');
     expect(asked(b, 'close up').map((t) => t.id)).not.toContain('fresh adhesive');
     b.line('heat door edge 2 min');
+    expect(asked(b, 'close up').map((t) => t.id)).not.toContain('fresh adhesive');
+    b.line('pry glass with card');
     expect(asked(b, 'close up')).toContainEqual(
       expect.objectContaining({ id: 'fresh adhesive', picture: false, done: false }),
     );

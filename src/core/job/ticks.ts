@@ -23,7 +23,8 @@ interface Asked {
 }
 
 const unplugged = (state: JobState) => state.ledger.items.some((i) => i.kind === 'plug');
-/** What frees what is glued. */
+/** What frees what is glued, and how that then comes off: contacts that are only cleaned stay where they are. */
+const PRIED = new Set(['pry', 'peel']);
 const FREES = new Set(['heat', 'solvent']);
 const openings = ['make safe', 'open up', 'swap'];
 
@@ -48,7 +49,9 @@ const ASKED: Asked[] = [
     text: 'Where heat or solvent freed it: old adhesive off, new one on, pressed and left to set',
     stop: 'close up',
     due: (s) =>
-      s.ledger.moves.some((m) => FREES.has(m.verb)) && s.ledger.covers.some((c) => c.state !== 'final'),
+      s.ledger.moves.some(
+        (m, i) => FREES.has(m.verb) && s.ledger.moves.slice(i + 1).some((n) => PRIED.has(n.verb)),
+      ) && s.ledger.covers.some((c) => c.state !== 'final'),
   },
 ];
 

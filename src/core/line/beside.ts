@@ -1,6 +1,7 @@
 import type { LineEntry } from './entry';
 import type { Piece, Word } from './piece';
 import { ownPlace, type Place, placeAt } from './place';
+import { saysHowItIs, saysItWasLaid } from './states';
 
 const TOOL_WORDS =
   /^(?:driver|screwdriver|impact|spudger|card|picks?|blade|knife|tweezers|iron|gun|bit|socket|wrench|spanner|key|pliers|cutter|brush|lever|ratchet|extension|swab|cloth|wick|hook|sucker|scalpel|steel|metal|plastic|wood|hot)$/;
@@ -46,9 +47,7 @@ const isSet = (words: readonly Word[]): boolean =>
   /^(?:into|onto)$/.test(words[0]?.text ?? '') ||
   (words[0]?.text === 'on' && /^(?:mat|bench|table)$/.test(words.at(-1)?.text ?? ''));
 
-/** How a thing was set down: "leaned against the wall". */
-const LAID =
-  /^(?:leaned|leant|leaning|propped|hung|hanging|laid|lying|put|placed|stood|standing|kept|stored)$/;
+/** Where a thing may have been set down. */
 const WHERE = /^(?:in|into|on|onto|against|beside|behind|under|by|from|to|next|over)$/;
 const AWAY = /^(?:off|out|open|away|aside)$/;
 
@@ -57,7 +56,7 @@ function laidAt({ rest }: Piece): number {
   return rest.findIndex((w, i) => {
     if (i === 0 || w.found) return false;
     const where = rest[i + 1];
-    if (LAID.test(w.text)) return where !== undefined && !where.found && WHERE.test(where.text);
+    if (saysItWasLaid(w)) return where !== undefined && !where.found && WHERE.test(where.text);
     const before = rest[i - 1]?.type === 'comma' ? rest[i - 2] : rest[i - 1];
     return (
       /^(?:in|into|on|onto|against|beside|behind|under)$/.test(w.text) &&
@@ -70,13 +69,10 @@ function laidAt({ rest }: Piece): number {
   });
 }
 
-/** How a screw is found: what says so is no place it came from. */
-const FOUND_SO = /^(?:stripped|rusty|bent|broken|tight|loose|glued|seized|captive|worn)$/;
-
 /** Whether words behind a comma say something beside the move: no name, no figure of a plug, no tool. */
 const isRemark = (words: readonly Word[], screws: boolean): boolean =>
   screws
-    ? words.every((w) => w.type !== 'comma') && words.some((w) => !w.found && FOUND_SO.test(w.text))
+    ? words.every((w) => w.type !== 'comma') && words.some(saysHowItIs)
     : words[0]?.type === 'word' &&
       !/^(?:with|using|note:?)$/.test(words[0].text) &&
       !words.some((w) => w.found) &&
@@ -112,7 +108,7 @@ export function readPlace(piece: Piece, doubt: (from: number, to: number) => voi
   if (laid >= 0) {
     const begin = piece.rest[laid - 1]?.type === 'comma' ? laid - 1 : laid;
     const words = piece.take(begin, piece.rest.length - begin, 'kept in');
-    const said = words.filter((w, i) => w.type !== 'comma' && !(i < 2 && LAID.test(w.text)));
+    const said = words.filter((w, i) => w.type !== 'comma' && !(i < 2 && saysItWasLaid(w)));
     const read = placeAt(said, true, piece.original);
     return read && read.used === said.length ? read.place : ownPlace(said, piece.original)?.place;
   }

@@ -417,6 +417,12 @@ const TABLE: Row[] = [
   ['2 x pentalobe 5 lid', screw({ count: 2, drive: '5L5', from: 'lid' })],
   // How it was found, or in which order: no part of its own.
   ['fuser out, hot', off('lift', 'part', 'fuser', { note: 'hot' })],
+  [
+    'hood off, broken clip > bin',
+    off('lift', 'part', 'hood'),
+    off('lift', 'part', 'broken clip', { place: { kind: 'shelf', label: 'bin' } }),
+  ],
+  ['warm plate 2 min', { does: 'heat', takesOff: false, name: 'plate', minutes: 2 }],
   ['drum out, wrapped in paper', off('lift', 'part', 'drum', { note: 'wrapped in paper' })],
   ['the hood came off easily', off('lift', 'part', 'hood')],
   [
@@ -477,6 +483,8 @@ describe('what is doubtful', () => {
       entries: [{ place: { kind: 'shelf', label: 'cpu 3' } }],
       doubtful: [{ text: 'cpu 3', at: 14, nearest: [] }],
     });
+    expect(readText('lift fan 12 > big box', NAMES).doubtful).toEqual([]);
+    expect(readText('lift fan 12 > car boot', NAMES).doubtful).toEqual([]);
     expect(readText('lift fan 12 > where the old one was kept before', NAMES).doubtful).toHaveLength(1);
   });
   it('is what goes back: nothing of it came off', () => {

@@ -1,4 +1,5 @@
 import type { Word } from './piece';
+import { saysHowItIs } from './states';
 import { verbAt } from './verb-at';
 
 /** A designator: letters, then a number. Common practice, no source. */
@@ -40,9 +41,9 @@ function parting(rest: readonly Word[]): { end: number; next: number } | null {
   return null;
 }
 
-/** How something is, or how it was done: no thing of its own. */
+/** Where something is now, in which order, or how it was done: no thing of its own. */
 const STATE =
-  /(?:ed|ly)$|^(?:hot|warm|cold|still|first|last|left|right|open|shut|up|down|on|off|out|loose|tight|stuck|dirty|wet|broken|worn|torn|rusty|bent|burnt|burned|swollen|fine|ok|intact|back|again|too|only)$/;
+  /(?:ed|ly)$|^(?:still|first|last|left|right|open|shut|up|down|on|off|out|fine|ok|back|again|too|only)$/;
 /** What says how it was freed. */
 const FREED = /^(?:latch|lever|flap|clips?|hooks?|tabs?|catch|catches|note|with|using)$/;
 const MOST_WORDS = 2;
@@ -51,7 +52,9 @@ const MOST_WORDS = 2;
 const isThing = (words: readonly Word[]): boolean =>
   words.length > 0 &&
   words.length <= MOST_WORDS &&
-  words.every((w) => !w.found && w.type === 'word' && !STATE.test(w.text) && !FROM.test(w.text)) &&
+  words.every(
+    (w) => !w.found && w.type === 'word' && !STATE.test(w.text) && !saysHowItIs(w) && !FROM.test(w.text),
+  ) &&
   !FREED.test(words[0]?.text ?? '');
 
 /** Things that are parted by commas, none of them known: "lift hood, grille > shelf"; null where it is no such list. */

@@ -39,7 +39,8 @@ const PHRASES: [PlaceKind, RegExp][] = [
 const ONTO = /^(?:in|into|to|on|onto|the|a|an|my|its)$/;
 /** More words than these are a sentence, and no place. */
 const MOST_WORDS = 5;
-const TYPED_WRONG = 1;
+/** Two letters that changed places have the same ones. */
+const sorted = (word: string) => [...word].sort().join('');
 
 /**
  * A place that goes by its own words: `> floor`, "against the wall".
@@ -58,9 +59,12 @@ export function ownPlace(
   const words = first < 0 ? [] : tokens.slice(first);
   const [begin, end] = [words[0], words.at(-1)];
   if (!begin || !end) return null;
-  const meant = CALLED.some(
-    ([kind]) => distance(kind, begin.text) <= TYPED_WRONG + (words.length > 1 ? 1 : 0),
+  const [, mark, ...more] = words;
+  const nearly = CALLED.some(
+    ([kind]) => distance(kind, begin.text) <= 1 || sorted(kind) === sorted(begin.text),
   );
+  // "big box" is a box; "cpu 3" is rather cup 3.
+  const meant = nearly && more.length === 0 && (!mark || labelled('cup', mark, original).used > 0);
   return {
     place: { kind: 'shelf', label: original({ from: begin.from, to: end.to }) },
     sure: !meant && words.length <= MOST_WORDS && words.every((t) => t.type !== 'comma'),

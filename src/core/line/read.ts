@@ -6,6 +6,7 @@ import { listed } from './listed';
 import { type Named, namesIn } from './names';
 import { Piece, type Word, withNames } from './piece';
 import { standing } from './standing';
+import { saysHowItIs, saysInPassing, saysItWasLaid } from './states';
 import { thing } from './thing';
 import { plainOf, tokensOf } from './tokens';
 import { endsIt, readVerb, verbAt } from './verb-at';
@@ -30,7 +31,7 @@ function readPiece(piece: Piece, names: readonly Named[], doubt: Doubt): LineEnt
   const screws = isFastener(piece, verbAt(piece.rest, 0)?.verb.takes);
   const remark = readRemark(piece, screws);
   // "balance lead out first": in which order stands in the story anyway.
-  while (piece.rest.length > 2 && /^(?:first|easily|carefully)$/.test(piece.rest.at(-1)?.text ?? ''))
+  while (piece.rest.length > 2 && saysInPassing(piece.rest.at(-1)))
     piece.take(piece.rest.length - 1, 1, 'note');
   const back = piece.rest[0];
   if (back && !back.found && GOES_BACK.test(back.text)) doubt(back.from, back.to);
@@ -103,9 +104,18 @@ function putAside(here: readonly Word[], next: readonly Word[]): boolean {
   return here.some((w) => w.found) && next[at]?.found !== undefined && next[at + 1]?.type === 'arrow';
 }
 
-/** What goes on with the piece before a comma: where it lies now, what it was done with, a note. */
+/** What goes on with the piece before a comma: what it was done with, a note, where it lies now. */
 const GOES_ON =
-  /^(?:>|note:?|with|using|aside|still|hot|warm|cold|wrapped|first|easily|carefully|stuck|dirty|broken|cracked|worn|rusty|wet|scratched|bent|burnt|swollen|glued|in|into|on|onto|to|from|at|against|beside|behind|under|leaned|leant|leaning|propped|hung|hanging|laid|lying|put|placed|stood|standing|kept|stored|\()$/;
+  /^(?:>|note:?|with|using|aside|still|in|into|on|onto|to|from|at|against|beside|behind|under|\()$/;
+/** What a word that says how a thing is may be followed by: else it says so of the next thing, "a broken clip". */
+const OF_IT = /^(?:,|;|>|in|with|at|on|and|to|by|from|then|when)$/;
+
+const goesOn = ([w, next]: readonly Word[]): boolean =>
+  w !== undefined &&
+  (GOES_ON.test(w.text) ||
+    saysItWasLaid(w) ||
+    saysInPassing(w) ||
+    (saysHowItIs(w) && (next === undefined || OF_IT.test(next.text))));
 
 /** Where a comma or "and" begins another move. */
 function pieces(words: Word[]): Part[] {
@@ -120,9 +130,7 @@ function pieces(words: Word[]): Part[] {
         (next[0]?.type === 'number' && next.length > 1) ||
         endsIt(next));
     const here = out.at(-1)?.words ?? [];
-    const another = ofScrews(here)
-      ? putAside(here, next)
-      : next.length > 0 && endsIt(here) && !GOES_ON.test(next[0]?.text ?? '');
+    const another = ofScrews(here) ? putAside(here, next) : next.length > 0 && endsIt(here) && !goesOn(next);
     const bolted = /^(?:nut|bolt|screw|washer)s?$/;
     const splits =
       !w.found &&

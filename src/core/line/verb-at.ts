@@ -6,8 +6,6 @@ import { type LineVerb, VERBS } from './verbs';
 const NOT_TOLD =
   /^(?:mark|label|dot|tape|tape over|tape off|solder|set|switch|wait|rest|lamp on|solvent|alcohol|ipa|isopropanol)$/;
 
-/** What is called after heat, and is not heated: a heat sink. */
-const HEATED = /^(?:sinks?|spreaders?|pipes?|shrink)$/;
 /** Verbs that are things as well: a label that is off is not labelled. */
 const THINGS_TOO = /^(?:heat|mark|clean|solder|wait)$/;
 
@@ -27,9 +25,10 @@ const PHRASES = VERBS.flatMap((verb) =>
  * @example verbAt(tokens, 0)?.verb.does // 'lift'
  */
 export function verbAt(rest: readonly Word[], at: number): { verb: LineVerb; used: number } | null {
-  if (rest[at]?.text === 'heat' && HEATED.test(rest[at + 1]?.text ?? '')) return null;
-  const hit = PHRASES.find(({ words }) =>
-    words.every((w, k) => !rest[at + k]?.found && rest[at + k]?.text === w),
+  const hit = PHRASES.find(
+    ({ verb, words }) =>
+      words.every((w, k) => !rest[at + k]?.found && rest[at + k]?.text === w) &&
+      !verb.unless?.test(rest[at + words.length]?.text ?? ''),
   );
   return hit ? { verb: hit.verb, used: hit.words.length } : null;
 }

@@ -10,6 +10,8 @@ export interface LineVerb {
   words: string[];
   /** what it takes off; null = it takes nothing off */
   takes: ThingKind | null;
+  /** words after which it is no verb: a heat sink is not heated */
+  unless?: RegExp;
   /** kinds that the words after it may make of it */
   or?: ThingKind[];
 }
@@ -81,7 +83,7 @@ export const VERBS: LineVerb[] = [
     words: ['unlatch', 'unlock', 'open latch', 'open the latch', 'lift latch', 'lift the latch'],
     takes: null,
   },
-  { does: 'heat', words: ['heat', 'warm'], takes: null },
+  { does: 'heat', words: ['heat', 'warm'], takes: null, unless: /^(?:sinks?|spreaders?|pipes?|shrink)$/ },
   { does: 'solvent', words: ['solvent', 'alcohol', 'isopropanol', 'ipa'], takes: null },
   {
     does: 'clean',

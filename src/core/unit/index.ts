@@ -7,6 +7,7 @@ export {
   isRepeated,
   type MapCheck,
   powerOf,
+  testedBy,
 } from './checks/index';
 export { cone } from './cone';
 export { coversOver } from './covers-over';

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { offFor } from '../../core/job';
-import { hazardsOf } from '../../core/unit';
+import { hazardsOf, powerOf } from '../../core/unit';
 import { Wrong } from '../../ui/Field';
 import { Warn } from '../../ui/Signs';
 import { useJob } from '../job/use-job';
@@ -19,7 +19,7 @@ export function Answering({ why, ...props }: AnswerProps & { why?: string | unde
   const covered = useCoversOn(check.trace.needs).length > 0;
   const hazards = useMemo(() => hazardsOf(job.map, check), [job.map, check]);
   const off = offFor(job, check);
-  const dark = check.trace.power === 'on' && job.power === 'off';
+  const dark = powerOf(check) === 'powered' && job.power === 'off';
   return (
     <div className="grid gap-2 content-start">
       <div className="lead">
@@ -40,7 +40,7 @@ export function Answering({ why, ...props }: AnswerProps & { why?: string | unde
       )}
       {dark && !covered && (
         <p className="note">
-          The power is off now. It has to be on for this, and every gate comes down with it.
+          The power is off now. It has to be on for this: what the power arms is live again at once.
         </p>
       )}
       {covered ? (

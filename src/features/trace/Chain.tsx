@@ -1,6 +1,6 @@
 import { type ReactNode, useId, useMemo, useState } from 'react';
 import { type TraceRecord, verdictOf } from '../../core/job';
-import { formatReading, type MapCheck, type UnitMap } from '../../core/unit';
+import { formatReading, type MapCheck, testedBy, type UnitMap } from '../../core/unit';
 import { Second } from '../../ui/Action';
 import { ElementDrawing, groundOf } from '../../ui/ElementDrawing';
 import { ScrollRow } from '../../ui/ScrollRow';
@@ -8,7 +8,6 @@ import { TickBox } from '../../ui/Signs';
 import { ChainList } from './ChainList';
 import { inLines, overMarks } from './chain-words';
 import { type Box, layoutChain } from './layout';
-import { testedBy } from './tested';
 
 export interface ChainProps {
   map: UnitMap;

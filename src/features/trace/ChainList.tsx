@@ -1,7 +1,7 @@
 import { useState } from 'react';
+import { testedBy } from '../../core/unit';
 import { Second } from '../../ui/Action';
 import type { ChainProps } from './Chain';
-import { testedBy } from './tested';
 
 const SHOWN = 12;
 const percent = (p: number) => (p >= 0.995 ? 'over 99' : p < 0.005 ? 'under 1' : String(Math.round(p * 100)));

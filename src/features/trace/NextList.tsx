@@ -1,9 +1,8 @@
 import { useState } from 'react';
 import { type JobState, type NextStep, openAccess, type TraceView } from '../../core/job';
-import { hazardsOf, type MapCheck, type UnitMap } from '../../core/unit';
+import { hazardsOf, type MapCheck, testedBy, type UnitMap } from '../../core/unit';
 import { Warn } from '../../ui/Signs';
 import { SplitTape } from '../../ui/SplitTape';
-import { testedBy } from './tested';
 import { WouldClear } from './WouldClear';
 
 interface NextListProps {

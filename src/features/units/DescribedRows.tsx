@@ -96,7 +96,11 @@ export function DescribedRows({
                             i,
                             e.target.value === OUTSIDE
                               ? { outside: true, under: '', inside: false }
-                              : { outside: false, under: e.target.value },
+                              : {
+                                  outside: false,
+                                  under: e.target.value,
+                                  ...(r.outside ? { inside: true } : {}),
+                                },
                           )
                         }
                       >

@@ -68,6 +68,16 @@ export function deriveChecks(map: UnitMap): MapCheck[] {
 }
 
 /**
+ * Elements that a check puts to the test.
+ *
+ * @param check one of {@link deriveChecks}
+ * @returns ids: what it exercises, or what its answers point at
+ * @example testedBy(continuityOfW4) // ['W4']
+ */
+export const testedBy = (check: MapCheck): string[] =>
+  check.trace.exercises ?? [...new Set((check.answers ?? []).flatMap((a) => a.points))];
+
+/**
  * Hazards that a check brings the hand near: those of the whole unit and those bared by a cover the
  * check needs, when the power must be on for it.
  *
