@@ -12,6 +12,13 @@ export function itemSpec(state: JobState, id: string): string {
   return i ? specOf(i) : 'a thing';
 }
 
+/** What is different going back; a note alone is one. */
+function backOf({ back }: Item): string {
+  if (!back) return '';
+  const { note, ...differs } = back;
+  return `${Object.keys(differs).length === 0 ? 'noted' : 'going back'}: ${backWords(back)}`;
+}
+
 /**
  * Report of what one entry took off the unit, and what became of it.
  *
@@ -34,7 +41,7 @@ export function cameOff(state: JobState, entry: string): Reported[] {
         i.altered ? `altered: ${i.altered}` : '',
         i.measured ? `one measured, ${i.measured.mm}\u00a0mm` : '',
         i.once ?? '',
-        i.back ? `going back: ${backWords(i.back)}` : '',
+        backOf(i),
       ];
       return {
         under: 'Came off and went back' as const,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Description } from '../unit';
-import { stillFed } from '.';
+import { stillFed, summarise } from '.';
 import { bench, kiosk } from './bench.test.fixture';
 
 const rows: Description['rows'] = [
@@ -52,6 +52,16 @@ describe('a battery that no gate is about', () => {
     expect(fed(b)).toEqual([['B2', 'A1', 'M1']]);
     b.line('unplug clock cell lead');
     expect(fed(b)).toEqual([]);
+  });
+  it('is told on the bench while its unit is open, beside what was left hot', () => {
+    const b = bench(kiosk(rows));
+    expect(summarise(b.state()).fed).toBeUndefined();
+    b.line('lift rear cover');
+    expect(summarise(b.state())).toMatchObject({ fed: ['standby battery'], live: [] });
+    b.line('solder red spade');
+    expect(summarise(b.state()).live).toEqual([expect.stringContaining('iron')]);
+    b.line('unplug red spade');
+    expect(summarise(b.state()).fed).toBeUndefined();
   });
 });
 

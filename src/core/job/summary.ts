@@ -1,8 +1,10 @@
 import { type Place, placeTag, specOf, tally } from '../ledger';
+import { inUseWords } from './in-use';
 import { type Lesson, lessonOf } from './lesson';
 import { fixesOf } from './opening';
 import { offCount, runOf } from './run';
 import type { JobState, Stop } from './state';
+import { stillFed } from './still-fed';
 
 /** What the bench shows of a job without folding it. */
 export interface JobSummary {
@@ -29,6 +31,8 @@ export interface JobSummary {
     lengthMm?: number;
   }[];
   live: string[];
+  /** batteries that go on feeding a unit that is open, by name */
+  fed?: string[];
   openedAt: string;
   handedOver: boolean;
   /** which unit it was, where that was said, and who made it */
@@ -122,6 +126,8 @@ function owingOf(state: JobState): Partial<JobSummary> {
  */
 export function summarise(state: JobState): JobSummary {
   const lesson = lessonOf(state);
+  const open = !state.handedOver && state.ledger.covers.some((c) => c.state !== 'final');
+  const fed = open ? stillFed(state).map((f) => f.battery.name) : [];
   return {
     id: state.id,
     tag: state.tag,
@@ -151,9 +157,13 @@ export function summarise(state: JobState): JobSummary {
     ),
     live: state.handedOver
       ? []
-      : state.hazards
-          .filter((h) => h.status === 'live')
-          .map((h) => state.map.hazards.find((x) => x.id === h.id)?.name ?? h.id),
+      : [
+          ...state.hazards
+            .filter((h) => h.status === 'live')
+            .map((h) => state.map.hazards.find((x) => x.id === h.id)?.name ?? h.id),
+          ...state.inUse.map(inUseWords),
+        ],
+    ...(fed.length ? { fed } : {}),
     openedAt: state.openedAt,
     handedOver: state.handedOver !== null,
     ...identityOf(state),

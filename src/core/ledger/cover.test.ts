@@ -83,6 +83,19 @@ describe('what is a cover', () => {
     ['battery', undefined],
     ['Bezel', 'front'],
     ['shield plate', 'shield plate'],
+    ['case back', 'case back'],
+    ['side panel left', 'side panel left'],
+    ['plate 2', 'plate 2'],
+    ['shell half', 'shell half'],
+    ['cover with window', 'cover with window'],
+    ['bottom', 'bottom'],
+    // What is at a cover, or of one, is none.
+    ['thermal pad stuck to back cover', undefined],
+    ['plate spring', undefined],
+    ['door switch', undefined],
+    ['top board', undefined],
+    ['panel lamp', undefined],
+    ['insulating sheet under the shield', undefined],
   ])('%s: %s', (name, cover) => {
     expect(coverOf(name, [...covers, { id: 'front', name: 'bezel' }])).toBe(cover);
   });

@@ -1,5 +1,19 @@
 const COVER_WORDS =
-  /\b(cover|lid|hatch|shield|panel|door|case|shell|bezel|plate|back|bottom|top|casing|housing)\b/i;
+  /^(cover|lid|hatch|shield|panel|door|case|shell|bezel|plate|back|bottom|top|casing|housing)s?$/;
+/** What follows says where it is, and not what. */
+const WHERE = /^(?:of|with|on|under|at|from|to|behind|over|in|for|between|near|off|out|beside|by|stuck|and)$/;
+/** What may stand behind what a thing is: its number, its side, that it is one of two. */
+const WHICH =
+  /^(?:[a-z]|[a-z]?\d{1,3}|left|right|front|rear|upper|lower|inner|outer|half|assembly|section|part)$/;
+
+/** Whether a thing is a cover by what it is called: "back plate 2" is one, a plate spring is none. */
+function isCalledCover(plain: string): boolean {
+  const words = plain.split(/[^\p{L}\p{N}]+/u).filter(Boolean);
+  const where = words.findIndex((w, i) => i > 0 && WHERE.test(w));
+  const own = where < 0 ? words : words.slice(0, where);
+  const is = own.findLastIndex((w) => !WHICH.test(w));
+  return COVER_WORDS.test(own[is] ?? '');
+}
 
 /**
  * Whether a part closes over what comes off after it, and under which name the close is kept.
@@ -13,7 +27,7 @@ export function coverOf(name: string, access: { id: string; name: string }[]): s
   const plain = name.trim().toLowerCase();
   const known = access.find((a) => a.name.toLowerCase() === plain || a.id.toLowerCase() === plain);
   if (known) return known.id;
-  return COVER_WORDS.test(plain) ? plain : undefined;
+  return isCalledCover(plain) ? plain : undefined;
 }
 
 /** A cover as it is known: by its id and its name. */

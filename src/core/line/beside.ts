@@ -1,16 +1,17 @@
 import type { LineEntry } from './entry';
 import type { Piece, Word } from './piece';
 import { ownPlace, type Place, placeAt } from './place';
-import { saysHowItIs, saysItWasLaid } from './states';
+import { saysHowItIs, saysItIsTold, saysItWasLaid } from './states';
 
 const TOOL_WORDS =
-  /^(?:driver|screwdriver|impact|spudger|card|picks?|blade|knife|tweezers|iron|gun|bit|socket|wrench|spanner|key|pliers|cutter|brush|lever|ratchet|extension|swab|cloth|wick|hook|sucker|scalpel|steel|metal|plastic|wood|hot)$/;
+  /^(?:driver|screwdriver|impact|spudger|card|picks?|blade|knife|tweezers|iron|gun|bit|socket|wrench|spanner|key|pliers|cutter|brush|lever|ratchet|extension|swab|cloth|wick|hook|sucker|scalpel|steel|metal|plastic|wood|hot|air|gun|dryer|hairdryer|eraser|ipa|alcohol)$/;
 
 /** What it is done with: after "with", where a tool follows. */
 export function readTool(piece: Piece): string | undefined {
   const at = piece.at((w) => w.text === 'with');
   if (at < 0 || at === piece.rest.length - 1) return undefined;
-  const after = piece.rest.slice(at + 1);
+  const lasts = piece.rest.findIndex((w, i) => i > at && w.type === 'minutes');
+  const after = piece.rest.slice(at + 1, lasts < 0 ? undefined : lasts);
   if (!after.some((w) => TOOL_WORDS.test(w.text) || w.type === 'drive')) return undefined;
   const words = piece.take(at, after.length + 1, 'tool').slice(1);
   return piece.original({ from: words[0]?.from ?? 0, to: words.at(-1)?.to ?? 0 }).replace(/^(?:a|the) /i, '');
@@ -49,7 +50,7 @@ const isSet = (words: readonly Word[]): boolean =>
 
 /** Where a thing may have been set down. */
 const WHERE = /^(?:in|into|on|onto|against|beside|behind|under|by|from|to|next|over)$/;
-const AWAY = /^(?:off|out|open|away|aside)$/;
+const AWAY = /^(?:off|out|up|open|away|aside)$/;
 
 /** Where it begins to be said how a thing was set down: behind `off` or `out`, or by a word for it. */
 function laidAt({ rest }: Piece): number {
@@ -71,14 +72,17 @@ function laidAt({ rest }: Piece): number {
 
 /** Whether words behind a comma say something beside the move: no name, no figure of a plug, no tool. */
 const isRemark = (words: readonly Word[], screws: boolean): boolean =>
-  screws
-    ? words.every((w) => w.type !== 'comma') && words.some(saysHowItIs)
-    : words[0]?.type === 'word' &&
-      !/^(?:with|using|note:?)$/.test(words[0].text) &&
-      !words.some((w) => w.found) &&
-      !words.every(
-        (w) => /^(?:contacts|wires|minutes)$/.test(w.type) || /^(?:latch|latched|lever|aside)$/.test(w.text),
-      );
+  saysItIsTold(words[0])
+    ? !words.every((w) => /^(?:latch|latched|lever)$/.test(w.text))
+    : screws
+      ? words.every((w) => w.type !== 'comma') && words.some(saysHowItIs)
+      : words[0]?.type === 'word' &&
+        !/^(?:with|using|note:?)$/.test(words[0].text) &&
+        !words.some((w) => w.found) &&
+        !words.every(
+          (w) =>
+            /^(?:contacts|wires|minutes)$/.test(w.type) || /^(?:latch|latched|lever|aside)$/.test(w.text),
+        );
 
 /**
  * What is said behind a comma and is no move of its own: "unplug W2, latch open".
@@ -86,14 +90,21 @@ const isRemark = (words: readonly Word[], screws: boolean): boolean =>
  * @param screws of screws only what says how they were found is a remark: "rear cover, one stripped"
  */
 export function readRemark(piece: Piece, screws: boolean): string | undefined {
-  const at = piece.at((w, i, all) => w.type === 'comma' && i > 0 && isRemark(all.slice(i + 1), screws));
+  // "slide battery out the front"
+  const way = piece.at(
+    (w, i, all) =>
+      (i > 1 && w.text === 'out' && /^(?:the|through|past|over|at)$/.test(all[i + 1]?.text ?? '')) ||
+      (i > 0 && w.text === 'through' && all[i + 1] !== undefined),
+  );
+  const comma = piece.at((w, i, all) => w.type === 'comma' && i > 0 && isRemark(all.slice(i + 1), screws));
+  const at = way < 0 ? comma : way;
   if (at < 0 || at === piece.rest.length - 1) return undefined;
-  const words = piece.take(at, piece.rest.length - at, 'note').slice(1);
+  const words = piece.take(at, piece.rest.length - at, 'note').slice(way < 0 ? 1 : 0);
   return words[0] ? piece.original({ from: words[0].from, to: words.at(-1)?.to ?? 0 }) : undefined;
 }
 
 /** Where it is kept: after a `>`, or at the end of the piece. */
-export function readPlace(piece: Piece, doubt: (from: number, to: number) => void): LineEntry['place'] {
+function readPlace(piece: Piece, doubt: (from: number, to: number) => void): LineEntry['place'] {
   const arrow = piece.at((w) => w.type === 'arrow');
   if (arrow >= 0) {
     const after = piece.rest.slice(arrow + 1);
@@ -123,6 +134,30 @@ export function readPlace(piece: Piece, doubt: (from: number, to: number) => voi
     return read.place;
   }
   return undefined;
+}
+
+/**
+ * Where it is kept; several where several are said: "> cup 1, cup 2", "> cup 1 and 2".
+ *
+ * @param piece what is read is taken out of it
+ * @param doubt told of what is nearly a place
+ * @returns the places in their order, none where none is said
+ */
+export function readPlaces(piece: Piece, doubt: (from: number, to: number) => void): Place[] {
+  const arrow = piece.at((w) => w.type === 'arrow');
+  const first = readPlace(piece, doubt);
+  const out = first ? [first] : [];
+  while (first && arrow >= 0) {
+    const [joint, next] = piece.rest.slice(arrow);
+    if (!joint || joint.found || !(joint.type === 'comma' || joint.text === 'and') || !next) break;
+    const read = placeAt(piece.rest.slice(arrow + 1), true, piece.original);
+    // "cup 1 and 2": of the same kind.
+    const bare = next.type === 'number' && piece.rest.length === arrow + 2;
+    if (!read && !bare) break;
+    piece.take(arrow, 1 + (read?.used ?? 1), 'kept in');
+    out.push(read?.place ?? { kind: first.kind, label: next.text });
+  }
+  return out;
 }
 
 /** How long a move takes, in minutes. */

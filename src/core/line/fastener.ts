@@ -4,14 +4,19 @@ import { numberIn } from './numbers';
 import { Piece, type Word } from './piece';
 
 /** Fasteners by their word. */
-const SCREW_WORD = /^(screw|bolt|nut|washer|standoff|stud|rivet)s?$/;
+const SCREW_WORD =
+  /^(screw|bolt|nut|washer|standoff|stud|rivet|thumbscrew|setscrew|woodscrew|tapper|self-tapper)s?$/;
 const HEADS = /^(?:pan|flat|countersunk|button|cap|cheese|flange|truss)$/;
 const SORTS = /^(?:short|long)$/;
 /** What a screw carries. */
 const BESIDE = /^(?:washer|nut)s?$/;
 /** How screws look beside others. */
 const LOOKS =
-  /^(?:small|little|big|large|tiny|thin|thick|black|silver|brass|spring|shoulder|thumb|grub|captive|hidden|stripped|rusty|plastic|nylon)$/;
+  /^(?:small|little|big|large|tiny|thin|thick|spring|shoulder|thumb|grub|set|self|tapping|self-tapping|machine|wood|lock|captive|hidden|stripped|rusty|plastic|nylon|coarse|fine)$/;
+/** A colour, which is all that is said of some: "3 silver". */
+const COLOURS = /^(?:black|silver|brass|gold|golden|chrome|zinc|steel)$/;
+/** What follows screws that are called by what drives them, or by their colour, alone. */
+const WHENCE = /^(?:from|off|of|in|on|under|at|ones?)$/;
 const ALIKE = /^(?:equal|alike|same)$/;
 /** Words that sound like a number. */
 const HEARD: Record<string, number> = { for: 4, to: 2, too: 2, won: 1, ate: 8 };
@@ -109,8 +114,8 @@ export function isFastener(piece: Piece, takes: string | null | undefined): bool
     return read !== null && (w.type === 'drive' || read.used > 1);
   });
   // "2 torx", "4 phillips from the hood": what drives them is all that is said of them.
-  if (counted && saysDriveAlone(piece)) return true;
-  const sorted = counted && has((w) => SORTS.test(w.text) || ALIKE.test(w.text));
+  if (counted && (saysDriveAlone(piece) || colourAt(piece) > 0)) return true;
+  const sorted = counted && has((w, i) => (i <= 2 && SORTS.test(w.text)) || ALIKE.test(w.text));
   return (threaded && (counted || driven)) || driven || sorted || (threaded && piece.rest.length > 1);
 }
 
@@ -118,9 +123,17 @@ export function isFastener(piece: Piece, takes: string | null | undefined): bool
 function saysDriveAlone({ rest }: Piece): boolean {
   const at = rest.findIndex((w, i) => !w.found && driveAt(rest, i) !== null);
   const next = rest[at + 1];
-  const ends = next === undefined || (!next.found && /^(?:from|off|of|in|on|under|at)$/.test(next.text));
-  return at >= 0 && at <= 2 && ends;
+  return at >= 0 && at <= 2 && (next === undefined || (!next.found && WHENCE.test(next.text)));
 }
+
+/** Where a colour stands for the screws that have it: "3 silver from the side"; -1 where it does not. */
+const colourAt = (piece: Piece): number =>
+  piece.at(
+    (w, i, all) =>
+      i <= 2 &&
+      COLOURS.test(w.text) &&
+      (all[i + 1] === undefined || (!all[i + 1]?.found && WHENCE.test(all[i + 1]?.text ?? ''))),
+  );
 
 const isCount = (w: Word | undefined): boolean =>
   w !== undefined && !w.found && Number.isInteger(Piece.numberOf(w)) && (Piece.numberOf(w) ?? 0) > 0;
@@ -134,12 +147,20 @@ const isCount = (w: Word | undefined): boolean =>
  */
 export function readCount(piece: Piece): number | null | undefined {
   const several = piece.at((w) => SEVERAL.test(w.text));
-  if (several >= 0 && several <= 1) {
+  // "all 14", "the last 3": it is counted.
+  const which =
+    /^(?:all|both|last|first|other|remaining)$/.test(piece.rest[0]?.text ?? '') && !piece.rest[0]?.found;
+  if (which && isCount(piece.rest[1])) piece.take(0, 1, 'how many');
+  else if (several >= 0 && several <= 1) {
     const used = piece.rest[several + 1]?.text === 'x' ? 2 : 1;
     piece.take(several, used, 'how many');
     return null;
   }
   const at = piece.at((w) => w.type === 'count');
+  // "knobs x4"; with a great letter it is the mark of a thing.
+  const times = at < 0 ? piece.at((w) => /^x[1-9]\d?$/.test(piece.original(w))) : -1;
+  if (times >= 0 && (times > 0 || piece.spans.some((s) => s.as === 'what')))
+    return Number(piece.take(times, 1, 'how many')[0]?.text.slice(1));
   if (at >= 0) return Number.parseInt(piece.take(at, 1, 'how many')[0]?.text ?? '1', 10);
   const first = piece.rest[0];
   // What stands right before a thread is how many, and "for em three" was said "four M three".
@@ -149,6 +170,9 @@ export function readCount(piece: Piece): number | null | undefined {
     piece.take(0, 1, 'how many');
     return heard;
   }
+  // "front panel 3 screws bottom"
+  const named = piece.at((w, i, all) => i > 0 && isCount(w) && SCREW_WORD.test(all[i + 1]?.text ?? ''));
+  if (named > 0 && !isCount(first)) return Piece.numberOf(piece.take(named, 1, 'how many')[0]);
   // "2 nuts", "four M three": a number that stands first, with something after it.
   if (!isCount(first) || (piece.rest.length < 2 && !sized)) return undefined;
   if (
@@ -162,6 +186,7 @@ export function readCount(piece: Piece): number | null | undefined {
   const count = Piece.numberOf(piece.take(0, used, 'how many')[0]);
   // "3 of 4 screws": the fourth is still in.
   if (piece.rest[0]?.text === 'of' && isCount(piece.rest[1])) piece.take(0, 2, 'how many');
+  else if (piece.rest[0]?.text === 'more') piece.take(0, 1, 'how many');
   return count;
 }
 
@@ -191,10 +216,22 @@ export function readShape(piece: Piece): Pick<LineEntry, 'drive' | 'head' | 'nam
   const sort = piece.at((w) => SORTS.test(w.text));
   let sorted = sort >= 0 ? `${piece.take(sort, 1, 'what')[0]?.text} ` : '';
   // How it looks stands right before what it is: a black lid is no black screw.
+  let looks = '';
   for (;;) {
-    const looks = piece.at((w, i, all) => LOOKS.test(w.text) && SCREW_WORD.test(all[i + 1]?.text ?? ''));
-    if (looks < 0) break;
-    sorted += `${piece.take(looks, 1, 'what')[0]?.text} `;
+    const at = piece.at(
+      (w, i, all) =>
+        (LOOKS.test(w.text) || COLOURS.test(w.text)) &&
+        SCREW_WORD.test(all[i + 1]?.text ?? '') &&
+        !all[i + 1]?.found,
+    );
+    if (at < 0) break;
+    looks = `${piece.take(at, 1, 'what')[0]?.text} ${looks}`;
+  }
+  sorted += looks;
+  const colour = colourAt(piece);
+  if (colour >= 0) {
+    sorted += `${piece.take(colour, 1, 'what')[0]?.text} `;
+    if (/^ones?$/.test(piece.rest[colour]?.text ?? '')) piece.take(colour, 1, 'what');
   }
   // "6 M3x8 with washers": the screws, each with its washer.
   const beside = piece.at(

@@ -60,16 +60,24 @@ const isThing = (words: readonly Word[]): boolean =>
 /** Things that are parted by commas, none of them known: "lift hood, grille > shelf"; null where it is no such list. */
 function unknownThings(said: readonly Word[], rest: readonly Word[]): Word[][] | null {
   const arrow = rest.findIndex((w) => w.type === 'arrow');
-  const named = arrow < 0 ? rest : rest.slice(0, arrow);
+  const before = arrow < 0 ? rest : rest.slice(0, arrow);
+  // "motor, hall and brake at the controller": each of them is there.
+  const at = before.findIndex(
+    (w, i) => i > 0 && /^(?:at|on|from)$/.test(w.text) && before.slice(i + 1).some((n) => n.found),
+  );
+  const whence = at < 0 ? [] : before.slice(at);
+  const named = at < 0 ? before : before.slice(0, at);
+  const many = named.some((w) => w.type === 'comma' && !w.found);
   const chunks: Word[][] = [[]];
   for (const w of named)
-    if (w.type === 'comma' && !w.found) chunks.push([]);
+    if (!w.found && (w.type === 'comma' || (many && JOINING.test(w.text)))) chunks.push([]);
     else chunks.at(-1)?.push(w);
   const [first = [], ...others] = chunks;
   if (first.length === 0 || others.length === 0 || named.some(isOne) || !others.every(isThing)) return null;
   return chunks.map((c, i) => [
     ...said,
     ...c,
+    ...whence,
     ...(i === chunks.length - 1 && arrow >= 0 ? rest.slice(arrow) : []),
   ]);
 }

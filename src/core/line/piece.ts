@@ -6,6 +6,8 @@ import type { Token } from './tokens';
 /** A token of a piece; a name that is known is one token, whatever words it has. */
 export interface Word extends Token {
   found?: NameFound;
+  /** what is meant, where less was written: J8 of "J7 and 8" */
+  meant?: string;
 }
 
 /** Tokens with the names in them made whole. */
@@ -79,7 +81,7 @@ export class Piece {
       const gap = this.text.slice(end, w.from);
       parts.push(
         end >= 0 && gap.trim() === '' ? gap : parts.length ? ' ' : '',
-        w.found ? properName(w.found, this.text) : this.original(w),
+        w.meant ?? (w.found ? properName(w.found, this.text) : this.original(w)),
       );
       end = w.to;
     }

@@ -2,17 +2,26 @@ import type { Word } from './piece';
 
 /** How a thing is, or was found: it says nothing that came off. Common practice, no source. */
 const IS_SO =
-  /^(?:hot|warm|cold|stuck|dirty|wet|broken|cracked|worn|torn|rusty|bent|burnt|burned|swollen|scratched|stripped|glued|seized|captive|loose|tight|intact|wrapped)$/;
+  /^(?:hot|warm|cold|stuck|dirty|wet|broken|cracked|worn|torn|rusty|bent|burnt|burned|swollen|scratched|stripped|glued|seized|captive|loose|tight|intact|wrapped|longer|shorter|different|dangling|needed|required|locked|held|fixed|secured|sealed|loosened|slackened)$/;
 
 /** How it was set down: "leaned against the wall". */
 const LAID =
   /^(?:leaned|leant|leaning|propped|hung|hanging|laid|lying|put|placed|stood|standing|kept|stored)$/;
 
+/** What opens, or what to mind: told beside, and nothing that came off as well. */
+const TOLD =
+  /^(?:zif|latch|latches|levers?|flaps?|watch|mind|careful|beware|remember|do|don't|not|no|leave|leaving|like)$/;
+
 /** In which order, or how easily. */
 const IN_PASSING = /^(?:first|easily|carefully)$/;
+
+/** Where the tail of a thing went, that is no part of its name: "front panel forward", "ribbon both ends". */
+const WENT = /^(?:forwards?|backwards?|down|up|out|free|away|sideways|both|ends|face|upside|complete)$/;
 
 const says = (w: Word | undefined, what: RegExp): boolean => w !== undefined && !w.found && what.test(w.text);
 
 export const saysHowItIs = (w: Word | undefined): boolean => says(w, IS_SO);
 export const saysItWasLaid = (w: Word | undefined): boolean => says(w, LAID);
+export const saysItIsTold = (w: Word | undefined): boolean => says(w, TOLD);
+export const saysWhereItWent = (w: Word | undefined): boolean => says(w, WENT);
 export const saysInPassing = (w: Word | undefined): boolean => says(w, IN_PASSING);

@@ -7,10 +7,12 @@ import type { LineVerb, ThingKind } from './verbs';
 
 const TIES = /\b(?:ties?|straps?|zip|strings?|wires?|leads?|cables?|loom|lacing|cord|rivets?|seals?)\b/;
 /** What is pulled, peeled or scraped off and does not hold again. */
-const GLUES = /\b(?:adhesives?|glue)\b/;
+const GLUES = /\b(?:adhesives?|glue|silicone|sealant)\b/;
 const TAPES = /\b(?:tape|foil|film|label|sticker|kapton|gasket|pad|mylar)s?\b/;
 const LEADS = /\b(?:lead|cable|flex|ribbon|wire|harness|plug|connector)s?\b/;
 const LEADS_LAST = /\b(?:lead|cable|flex|ribbon|harness|plug|connector)s?$/;
+/** What is made of things, and is none of them. */
+const PICTURES = /^(?:photos?|pictures?|pics?)\b/;
 /** Marks that connectors have on a board. Common practice, no source. */
 const PLUGGED = /^(?:j|p|cn|con|w)\d{1,4}$/;
 const MARKED = /^[a-z]{1,3}\d{1,4}[a-z]?$/;
@@ -53,6 +55,9 @@ function readOff(piece: Piece): string | undefined {
     const the = next?.text === 'the' && i + 2 < all.length;
     // "W1 from A3" is W1; a lead from somewhere may be called by that.
     if (w.text === 'from') return i === 1 && named(all[0]) && (the || named(next));
+    // "unplug ribbon at board A": which end of it.
+    if (/^(?:at|on)$/.test(w.text))
+      return i === 1 && next !== undefined && (all[0]?.found ?? next.found) !== undefined;
     return w.text === 'off' && i > 0 && (the || next?.found !== undefined);
   });
   if (at < 0) return undefined;
@@ -111,11 +116,14 @@ export function thing(
   doubt: Doubt,
 ): LineEntry | null {
   const takes = verb?.takes;
-  const aside = readAside(piece);
+  const said = readAside(piece);
   const from = readOff(piece);
   const count = readCount(piece);
+  const pulled = verb?.or?.includes('plug') && piece.rest.some((w) => LEADS.test(w.text));
   const plugWords =
-    takes === 'plug' || (takes === undefined && knownIn(piece.rest, ['plug'])) ? readPlugWords(piece) : {};
+    takes === 'plug' || pulled || (takes === undefined && knownIn(piece.rest, ['plug']))
+      ? readPlugWords(piece)
+      : {};
   unreadable(piece, doubt);
 
   const measure = verb?.does === 'cut' ? piece.at((w) => w.type === 'millimetres') : -1;
@@ -129,7 +137,9 @@ export function thing(
   const plain = name.toLowerCase();
   if (
     verb?.does === 'cut' &&
-    (lengthMm !== undefined || !(TIES.test(plain) || MARKED.test(plain) || knownIn(words)))
+    (lengthMm !== undefined ||
+      GLUES.test(plain) ||
+      !(TIES.test(plain) || MARKED.test(plain) || knownIn(words)))
   ) {
     near(name, words);
     return {
@@ -141,9 +151,13 @@ export function thing(
       ...rest,
     };
   }
+  // A picture of the leads is no lead.
+  if (!knownIn(words.slice(0, 1)) && PICTURES.test(plain))
+    return { does: 'photograph', takesOff: false, name, ...rest };
   near(name, words);
   const known = words.length === 1 ? words[0]?.found?.named : undefined;
   const part = knownIn(words);
+  const aside = said || verb?.aside === true || (verb?.hinges === true && part?.kind === 'element');
   const kind = kindOf(verb, plain, known, count !== undefined);
   return {
     // What is pulled and has contacts is unplugged, whatever word is used for it.

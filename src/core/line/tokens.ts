@@ -25,7 +25,7 @@ const LEXER = moo.compile({
     `#?(?:\\d{1,2}-\\d{2}|\\d/\\d-\\d{2})(?:\\s*x\\s*(?:(?:\\d+\\s+)?\\d+/\\d+|${N})(?:\\s?(?:"|in\\b|inch\\b))?)?${END}`,
   ),
   metric: at(`(?:m|st)\\s?${N}(?:\\s*(?:x|by)\\s*${N})?(?:\\s?mm)?${END}`),
-  count: at('\\d{1,3}\\s*x(?=\\s|[a-z#]|\\d{1,2}-|\\d{1,2}/)'),
+  count: at('\\d{1,3}\\s*x(?=\\s|[a-z#]|\\d{1,2}-|\\d{1,2}/|$)'),
   millimetres: at(`${N}\\s?mm${END}`),
   minutes: at(`${N}\\s?(?:min(?:utes?)?|mins|h|hours?|s|sec(?:onds?)?)${END}`),
   contacts: at('\\d{1,3}\\s?-?(?:p|pins?|ways?|contacts?)(?!\\w)'),

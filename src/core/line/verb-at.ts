@@ -4,10 +4,10 @@ import { type LineVerb, VERBS } from './verbs';
 
 /** Verbs whose past says how a thing is, and not what was done to it: a marked screw, a soldered lead. */
 const NOT_TOLD =
-  /^(?:mark|label|dot|tape|tape over|tape off|solder|set|switch|wait|rest|lamp on|solvent|alcohol|ipa|isopropanol)$/;
+  /^(?:mark|label|dot|tape|tape over|tape off|solder|set|switch|wait|rest|lamp on|solvent|alcohol|ipa|isopropanol|prop|prop up|reading|photos? of|pictures? of)$/;
 
 /** Verbs that are things as well: a label that is off is not labelled. */
-const THINGS_TOO = /^(?:heat|mark|clean|solder|wait)$/;
+const THINGS_TOO = /^(?:heat|mark|clean|solder|wait|look|measure|discharge)$/;
 
 /** Verbs by their words, as they are done and as they are told afterwards, the longest first. */
 const PHRASES = VERBS.flatMap((verb) =>
@@ -78,14 +78,17 @@ function around(piece: Piece): LineVerb | undefined {
 }
 
 /** What is cut and not lifted: "2 cable ties cut at the fan lead". */
-const TIED = /^(?:ties?|straps?|strings?)$/;
+const TIED = /^(?:ties?|straps?|strings?|seals?|silicone|sealant|glue|adhesive)$/;
 const CUT = VERBS.find((v) => v.does === 'cut');
 const LIFT = VERBS.find((v) => v.does === 'lift');
+const UNPLUG = VERBS.find((v) => v.does === 'unplug');
 /** Where what is lifted may be a plug. */
 const PULL = VERBS.find((v) => v.words.includes('pull'));
 /** What has contacts: `off` and `out` are said of it as of what is known. */
 const LEAD = /^(?:lead|plug|cable|flex|ribbon|connector|harness)s?$/;
-const isLead = (w: Word | undefined): boolean => w !== undefined && !w.found && LEAD.test(w.text);
+const isLead = (w: Word | undefined): boolean =>
+  w !== undefined &&
+  LEAD.test(w.found ? (w.found.named.name.toLowerCase().split(/\s+/).at(-1) ?? '') : w.text);
 
 /** What a signal goes by: `line out` is a socket, and nothing that is out. */
 const SIGNAL =
@@ -122,13 +125,24 @@ export function endsIt(rest: readonly Word[]): boolean {
 
 /** A verb that stands last: "J7 unplug", "J7 was unplugged", "hood away", "J7 out". */
 function ending(piece: Piece): LineVerb | undefined {
-  const at = piece.rest.length - 1;
+  // Behind a comma stand only figures of it now: "fan lead off, 12 pin".
+  const comma = piece.at((w) => w.type === 'comma');
+  const at = (comma < 0 ? piece.rest.length : comma) - 1;
   const last = piece.rest[at]?.text ?? '';
   const said = at > 1 && IS.test(piece.rest[at - 1]?.text ?? '') ? 1 : 0;
-  const own = piece.rest[at - 1 - said];
+  let before = at - 1 - said;
+  // "lamp lead 3 pin out"
+  const figures = /^(?:contacts|wires)$/;
+  const pins = figures.test(piece.rest[before]?.type ?? '');
+  while (figures.test(piece.rest[before]?.type ?? '')) before--;
+  const own = piece.rest[before];
+  if (last === 'apart' && at > 0 && own && !piece.rest[at]?.found) {
+    piece.take(at - said, 1 + said, 'verb');
+    return UNPLUG;
+  }
   if (at > 0 && (isAway(last, own) || (said > 0 && last === 'off'))) {
     piece.take(at - said, 1 + said, 'verb');
-    return isLead(own) ? PULL : LIFT;
+    return pins || isLead(own) ? PULL : LIFT;
   }
   const tie = piece.at(
     (w, i) => i > 0 && /^(?:cut|snipped)$/.test(w.text) && TIED.test(piece.rest[i - 1]?.text ?? ''),
@@ -136,6 +150,17 @@ function ending(piece: Piece): LineVerb | undefined {
   if (tie > 0) {
     piece.take(tie, 1, 'verb');
     return CUT;
+  }
+  // "rubber mat peeled off the deck": what it was done from follows.
+  const told = piece.at(
+    (w, i, all) => i > 0 && TOLD_LAST.has(w.text) && /^(?:off|out|from|of)$/.test(all[i + 1]?.text ?? ''),
+  );
+  if (told > 0) {
+    const verb = verbAt(piece.rest, told)?.verb;
+    // "board lifted out and" is lifted; "mat peeled off the deck" is peeled off something.
+    const ends = /^(?:and|then)?$/.test(piece.rest[told + 2]?.text ?? '');
+    piece.take(told, ends ? 3 : 1, 'verb');
+    return verb;
   }
   if (at < 1 || !MAY_END.has(last)) return undefined;
   const verb = verbAt(piece.rest, at)?.verb;

@@ -7,8 +7,9 @@ const IRREGULAR: Record<string, string[]> = {
   blow: ['blew', 'blown'],
   come: ['came', 'comes'],
   swing: ['swung'],
+  draw: ['drew', 'drawn'],
 };
-const DOUBLED = /(?:plug|clip|snip|flip|pop)$/;
+const DOUBLED = /(?:plug|clip|snip|flip|slip|pop)$/;
 
 function pastOf(word: string): string[] {
   const own = IRREGULAR[word];

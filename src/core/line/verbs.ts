@@ -12,6 +12,10 @@ export interface LineVerb {
   takes: ThingKind | null;
   /** words after which it is no verb: a heat sink is not heated */
   unless?: RegExp;
+  /** what is moved so hangs on still */
+  aside?: true;
+  /** a cover that is moved so is open; anything else hangs on still */
+  hinges?: true;
   /** kinds that the words after it may make of it */
   or?: ThingKind[];
 }
@@ -40,6 +44,38 @@ export const VERBS: LineVerb[] = [
       'come out',
       'open',
       'open up',
+      'slip',
+      'slip off',
+      'slip out',
+      'ease',
+      'ease off',
+      'ease out',
+      'tease out',
+      'wiggle out',
+      'draw out',
+    ],
+    takes: 'part',
+  },
+  {
+    does: 'lift',
+    words: [
+      'pull back',
+      'push back',
+      'prop',
+      'prop up',
+      'swing aside',
+      'swing down',
+      'fold down',
+      'fold forward',
+      'hinge down',
+      'tilt forward',
+    ],
+    takes: 'part',
+    aside: true,
+  },
+  {
+    does: 'lift',
+    words: [
       'swing open',
       'swing out',
       'swing up',
@@ -50,6 +86,7 @@ export const VERBS: LineVerb[] = [
       'tilt up',
     ],
     takes: 'part',
+    hinges: true,
   },
   { does: 'lift', words: ['pull', 'pop', 'take'], takes: 'part', or: ['plug'] },
   { does: 'lift', words: ['move'], takes: 'part' },
@@ -72,12 +109,17 @@ export const VERBS: LineVerb[] = [
     takes: 'part',
   },
   { does: 'unclip', words: ['unclip', 'unhook', 'release'], takes: 'part' },
-  { does: 'peel', words: ['peel', 'peel off'], takes: 'tape', or: ['part', 'plug'] },
+  {
+    does: 'peel',
+    words: ['peel', 'peel off', 'peel back', 'scrape', 'scrape off'],
+    takes: 'tape',
+    or: ['part', 'plug'],
+  },
   { does: 'cut', words: ['cut', 'snip'], takes: 'tie' },
   { does: 'eject', words: ['eject'], takes: 'media' },
   { does: 'flip', words: ['flip', 'flip over'], takes: null },
   { does: 'turn', words: ['turn', 'rotate'], takes: null },
-  { does: 'set', words: ['set', 'switch'], takes: null },
+  { does: 'set', words: ['set', 'switch'], takes: null, unless: /^(?:screws?|nuts?|boards?|cover)$/ },
   {
     does: 'unlatch',
     words: ['unlatch', 'unlock', 'open latch', 'open the latch', 'lift latch', 'lift the latch'],
@@ -90,8 +132,35 @@ export const VERBS: LineVerb[] = [
     words: ['clean', 'clean off', 'brush', 'brush off', 'wipe', 'wipe off', 'blow out', 'vacuum'],
     takes: null,
   },
-  { does: 'look', words: ['look', 'look at', 'inspect'], takes: null },
-  { does: 'photograph', words: ['photograph', 'take a photo', 'take photo', 'take a picture'], takes: null },
+  {
+    does: 'look',
+    words: ['look', 'look at', 'inspect', 'check'],
+    takes: null,
+    unless: /^(?:valves?|rails?|plates?)$/,
+  },
+  {
+    does: 'measure',
+    words: ['measure', 'reading', 'probe'],
+    takes: null,
+    unless: /^(?:leads?|tips?|heads?|lamps?)$/,
+  },
+  { does: 'discharge', words: ['discharge'], takes: null, unless: /^(?:lamps?|leads?|tubes?|resistors?)$/ },
+  {
+    does: 'photograph',
+    words: [
+      'photograph',
+      'take a photo',
+      'take photo',
+      'take a picture',
+      'take photos',
+      'take pictures',
+      'photo of',
+      'photos of',
+      'picture of',
+      'pictures of',
+    ],
+    takes: null,
+  },
   { does: 'mark', words: ['mark', 'label', 'dot'], takes: null },
   { does: 'tape', words: ['tape', 'tape over', 'tape off', 'insulate'], takes: null },
   { does: 'solder', words: ['solder'], takes: null },

@@ -10,16 +10,17 @@ export function OutOfPlace({ jobs }: { jobs: JobSummary[] }) {
   const here = jobs.filter((j) => !j.handedOver);
   const lost = here.flatMap((j) => j.missing.map((m) => ({ job: j, ...m })));
   const live = here.filter((j) => j.live.length);
+  const fed = here.filter((j) => j.fed?.length);
   const pieces = lost.reduce((n, m) => n + m.count, 0);
   return (
     <div className="band">
-      <section className={`live ${live.length ? '' : 'none'}`} aria-label="Live now">
-        <h2>{live.length ? 'Live now' : 'Nothing live is known'}</h2>
+      <section className={`live ${live.length ? '' : fed.length ? 'unknown' : 'none'}`} aria-label="Live now">
+        <h2>{live.length ? 'Live now' : fed.length ? 'Fed by its battery' : 'Nothing live is known'}</h2>
         <ul>
-          {live.slice(0, 3).map((j) => (
+          {(live.length ? live : fed).slice(0, 3).map((j) => (
             <li key={j.id} className="grid-cols-[1fr]!">
               <a href={jobPath(j.id, 'make safe')}>
-                <b>{j.tag}</b>, {j.live.join(', ')}
+                <b>{j.tag}</b>, {(live.length ? j.live : (j.fed ?? [])).join(', ')}
               </a>
             </li>
           ))}

@@ -1,0 +1,69 @@
+import { type Doubt, knownIn, nearTo, unreadable } from './doubt';
+import type { LineEntry } from './entry';
+import { readCount, readShape, readThread } from './fastener';
+import type { Named } from './names';
+import type { Piece } from './piece';
+import type { LineVerb } from './verbs';
+
+/** Covers whose names have every word that was said: "lid" of the sealed lid. */
+function coversCalled(said: string, names: readonly Named[]): Named[] {
+  const words = said.toLowerCase().split(/\s+/);
+  return names.filter(
+    (n) => n.kind === 'cover' && words.every((w) => n.name.toLowerCase().split(/\s+/).includes(w)),
+  );
+}
+
+/**
+ * Reads a piece that takes off screws and their like.
+ *
+ * @param piece as far as it is read
+ * @param verb of the piece
+ * @param rest what was read beside it
+ * @param names what has a name
+ * @param doubt told of what is not understood
+ * @returns the entry
+ * @example fastened(piece, undefined, {}, [], doubt).count // 4
+ */
+export function fastened(
+  piece: Piece,
+  verb: LineVerb | undefined,
+  rest: Partial<LineEntry>,
+  names: readonly Named[],
+  doubt: Doubt,
+): LineEntry {
+  const thread = readThread(piece);
+  const several = piece.rest.some(
+    (w) => !w.found && /^(?:screw|bolt|nut|washer|standoff|stud|rivet)s$/.test(w.text),
+  );
+  // "axle nuts" are more than one, and nobody counted them.
+  const said = readCount(piece);
+  const count = said === undefined ? (several ? null : 1) : said;
+  const shape = readShape(piece);
+  // What is not there did not come off.
+  const lacking = piece.at((w) => /^(?:missing|lost)$/.test(w.text));
+  if (lacking >= 0) {
+    const [word] = piece.take(lacking, 1, 'not understood');
+    doubt(word?.from ?? 0, word?.to ?? 0);
+  }
+  unreadable(piece, doubt);
+  const { said: from, words } = piece.words('from');
+  const covers = from ? coversCalled(from, names) : [];
+  const known = knownIn(words) ?? (covers.length === 1 ? covers[0] : undefined);
+  if (!known) nearTo(names, doubt)(from, words);
+  const toolDrive = rest.tool
+    ? /\bT\d{1,2}\b|\bPH\d\b|\bPZ\d\b/i.exec(rest.tool)?.[0].toUpperCase()
+    : undefined;
+  return {
+    // "3 screws out" were undone.
+    does: !verb || verb.does === 'lift' ? 'undo' : verb.does,
+    takesOff: true,
+    kind: 'fastener',
+    ...shape,
+    ...thread,
+    ...(shape.drive || !toolDrive ? {} : { drive: toolDrive }),
+    count,
+    ...(from ? { from } : {}),
+    ...(known ? { fromKnown: known.id } : {}),
+    ...rest,
+  };
+}

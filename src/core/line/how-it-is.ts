@@ -1,0 +1,107 @@
+import { isFastener } from './fastener';
+import type { Piece, Word } from './piece';
+import { saysHowItIs } from './states';
+import { verbAt } from './verb-at';
+import { type LineVerb, VERBS } from './verbs';
+
+const verbOf = (does: string) => VERBS.find((v) => v.does === does) as LineVerb;
+/** What is only looked at. */
+export const LOOK = verbOf('look');
+const SET = verbOf('set');
+const UNLATCH = verbOf('unlatch');
+
+/** How a whole unit lies. */
+const LYING = /^(?:face (?:down|up)|upside down)\b/;
+const ON_ITS = /^on its (?:side|back|face|front|head|feet)\b/;
+/** What a unit is called that has just been turned. */
+const UNIT = /^(?:the|unit|it|set|machine|case|chassis|cabinet|box|whole|thing)$/;
+/** So many words before it may be a unit by its own name: "hi-fi tower face down". */
+const MOST_WORDS = 2;
+
+/**
+ * How the unit lies now: "tv face down on a blanket", "unit on its side".
+ *
+ * @param piece what is read is taken out of it
+ * @returns the side, or undefined where it is a thing of the unit that lies so, or nothing does
+ */
+export function readLying(piece: Piece): string | undefined {
+  const words = (at: number) =>
+    piece.rest
+      .slice(at)
+      .map((w) => (w.found ? '"' : w.text))
+      .join(' ');
+  const at = piece.rest.findIndex((_, i) => LYING.test(words(i)) || ON_ITS.test(words(i)));
+  if (at < 0) return undefined;
+  const verb = verbAt(piece.rest, 0);
+  const turned =
+    verb?.verb.does === 'flip' ||
+    verb?.verb.does === 'turn' ||
+    /^(?:lay|laid|put|stand|stood|tip|tipped)$/.test(piece.rest[0]?.text ?? '');
+  const before = piece.rest.slice(turned ? (verb?.used ?? 1) : 0, at);
+  const plain = (w: Word) => !w.found && w.type === 'word';
+  const own = before.every((w) => plain(w) && UNIT.test(w.text));
+  const named =
+    LYING.test(words(at)) && before.length <= MOST_WORDS && before.every(plain) && (turned || !verb);
+  if (!own && !named) return undefined;
+  const used = LYING.test(words(at)) ? 2 : 3;
+  const said = piece.take(at, used, 'side');
+  piece.take(0, at, 'what');
+  piece.take(0, piece.rest.length, 'note');
+  return piece.original({ from: said[0]?.from ?? 0, to: said.at(-1)?.to ?? 0 });
+}
+
+/**
+ * What is only said to be so is not off: "deck plate stuck" is looked at.
+ *
+ * @param piece without a verb and without a place; what is read is taken out of it
+ * @returns the verb and what was seen, or null where something else is said
+ */
+export function readHowItIs(piece: Piece): { verb: LineVerb; note: string } | null {
+  const last = piece.rest.length - 1;
+  const stays = piece.at((w, i) => i > 0 && /^(?:stays?|remains?|stayed)$/.test(w.text));
+  if (stays > 0) {
+    const words = piece.take(stays, piece.rest.length - stays, 'note');
+    return { verb: LOOK, note: piece.original({ from: words[0]?.from ?? 0, to: words.at(-1)?.to ?? 0 }) };
+  }
+  if (last < 1 || !saysHowItIs(piece.rest[last]) || isFastener(piece, undefined)) return null;
+  const [word] = piece.take(last, 1, 'note');
+  return word ? { verb: LOOK, note: piece.original(word) } : null;
+}
+
+/** What a switch is set to. */
+const POSITION = /^(?:on|off|open|closed|shut|up|down|left|right|high|low|zero|\d{1,3}|[a-z])$/;
+
+/**
+ * A switch that is set without a word for it: "power switch to off".
+ *
+ * @param piece without a verb and without a place
+ * @returns the verb, or null where nothing is set
+ */
+export function saysItIsSet({ rest }: Piece): LineVerb | null {
+  const [to, position] = rest.slice(-2);
+  const set =
+    rest.length > 2 && to?.text === 'to' && position && !position.found && POSITION.test(position.text);
+  return set ? SET : null;
+}
+
+/** What gives way by itself and stays on. */
+const SNAPS = /^(?:hooks?|clips?|tabs?|catch|catches|snaps?)$/;
+
+/**
+ * How many hooks or clips let go of something: "5 hooks front panel". They are no things of their own, and what they
+ * held is not off yet.
+ *
+ * @param piece without a place; what is read is taken out of it
+ * @returns the verb and what let go, or null where something else is said
+ */
+export function readSnaps(piece: Piece): { verb: LineVerb; note: string } | null {
+  const [count, snaps, ...held] = piece.rest;
+  const counted =
+    count?.type === 'count' ||
+    count?.type === 'number' ||
+    /^(?:two|three|four|five|six|eight)$/.test(count?.text ?? '');
+  if (!count || !snaps || !counted || count.found || snaps.found || !SNAPS.test(snaps.text)) return null;
+  if (!held.some((w) => w.found) || held.some((w) => w.text === 'off' && !w.found)) return null;
+  piece.take(0, 2, 'note');
+  return { verb: UNLATCH, note: piece.original({ from: count.from, to: snaps.to }) };
+}
