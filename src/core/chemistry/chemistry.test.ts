@@ -7,11 +7,14 @@ import {
   type ChemistryRow,
   CLASS_ROWS,
   checkChemistry,
+  chemistrySaid,
   FIGURE_NAMES,
   pointsText,
   readPoints,
+  restSpan,
   rowOfClass,
   sameChargeVolts,
+  seriesSaid,
 } from '.';
 
 const ROW = CHEMISTRY_ROWS.find((r) => r.chemistry === 'li-ion cell') as ChemistryRow;
@@ -24,6 +27,33 @@ const refusal = (rows: ChemistryRow[]): string => {
   }
   return 'taken';
 };
+
+describe('what the name of a battery says', () => {
+  it.each([
+    ['36 V deck pack', 'li-ion cell', 10],
+    ['pack 48V', 'li-ion cell', 13],
+    ['11,1 V pack', 'li-ion cell', 3],
+    ['3.7 V cell', 'li-ion cell', 1],
+    ['12.8 V LiFePO4', 'LFP cell', 4],
+    ['siren SLA 12 V 7 Ah', 'AGM 12 V', 1],
+    ['24 V lead bank', 'AGM 12 V', 2],
+    ['9.6 V Ni-MH stick', 'NiMH cell', 8],
+    // No voltage, or none that such cells add up to.
+    ['deck pack', 'li-ion cell', undefined],
+    ['9 V block', 'li-ion cell', undefined],
+    ['2.2 V something', 'li-ion cell', undefined],
+    ['J12 Vane', 'li-ion cell', undefined],
+  ])('%s: %s, %s in series', (name, chemistry, cells) => {
+    expect(chemistrySaid(name)).toBe(chemistry);
+    const row = CHEMISTRY_ROWS.find((r) => r.chemistry === chemistry) as ChemistryRow;
+    expect(seriesSaid(name, row)).toBe(cells);
+  });
+  it('what it reads at rest is that of a cell, so many times', () => {
+    const [empty, full] = restSpan(ROW, 1);
+    expect([empty, full]).toEqual([ROW.points.at(-1)?.[0], ROW.points[0]?.[0]]);
+    expect(restSpan(ROW, 10)).toEqual([Number((empty * 10).toFixed(2)), Number((full * 10).toFixed(2))]);
+  });
+});
 
 describe('rows of chemistry', () => {
   it('as shipped hold together, each with its source', () => {

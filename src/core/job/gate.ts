@@ -1,6 +1,6 @@
 import { holding } from '../hazard';
 import { demand } from '../refusal';
-import type { Hazard } from '../unit';
+import type { Hazard, UnitMap } from '../unit';
 import { openAccess } from './open';
 import type { JobState } from './state';
 
@@ -17,6 +17,23 @@ export function hazardOf(state: JobState, id: string): Hazard {
   const h = state.map.hazards.find((x) => x.id === id);
   demand(h, `${id} is no hazard of this unit`, '/hazard');
   return h;
+}
+
+/**
+ * The cover that comes off before a gate can be cleared: its act lies under it, and the cover does not wait for it.
+ *
+ * @param state a job
+ * @param hazard of its unit
+ * @returns the cover, by id and name; undefined where the gate can be cleared now, is cleared, or was passed
+ * @example waitsUnder(state, pack)?.name // 'deck plate'
+ */
+export function waitsUnder(state: JobState, hazard: Hazard): UnitMap['access'][number] | undefined {
+  const { map, hazards } = state;
+  const own = hazards.find((s) => s.id === hazard.id);
+  if (!hazard.clear.inside || own?.status === 'made safe' || own?.passed) return undefined;
+  const over = hazard.exposedBy ?? [];
+  const open = openAccess(state);
+  return over.some((id) => open.includes(id)) ? undefined : map.access.find((a) => over.includes(a.id));
 }
 
 /** What a hazard is called, for the log: its id where the map lost it. */

@@ -6,6 +6,7 @@ export * from './event';
 export { designated, type FaceNow, facesNow, faceToShow, type PinTone } from './face-of';
 export { type FirstLook, firstLooksFound, firstLooksLeft } from './first-looks';
 export { forgotten, REMOVED } from './forgotten';
+export { waitsUnder } from './gate';
 export { handOverHeldBy } from './hand-over-rule';
 export { handHeldBy } from './hands-in';
 export { type HistoryLine, history, inWords, redoTarget, type StoryLine, story, undoTarget } from './history';

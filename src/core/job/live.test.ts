@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { Refusal } from '../refusal';
 import { reportOf } from '../report';
 import { type Description, describeUnit, type UnitMap } from '../unit';
-import { gatesAhead, handHeldBy, history, openPoints, plugsOff, proofHeldBy } from '.';
+import { gatesAhead, handHeldBy, history, openPoints, plugsOff, proofHeldBy, runOf, waitsUnder } from '.';
 import { bench, kiosk } from './bench.test.fixture';
 
 /** A vehicle pack with balance and main lead under a sealed lid, as somebody would describe it. */
@@ -318,6 +318,16 @@ describe('gates that can be met, and only then', () => {
     const held = gatesAhead(b.state()).map((h) => h.id);
     expect(held).toEqual(['mains']);
     expect(handHeldBy(b.state(), { cover: 'cover' }).map((h) => h.id)).toEqual(held);
+  });
+  it('one whose act lies under a cover waits for that cover, until it is off or the gate is cleared', () => {
+    const b = ready(scooter({ hazards: ['mains', 'cell pack'] }));
+    const waits = () => b.state().map.hazards.map((h) => waitsUnder(b.state(), h)?.name);
+    expect(waits()).toEqual([undefined, 'sealed lid']);
+    b.tell({ type: 'gate.passed', hazard: 'mains', reason: 'no outlet near it' });
+    b.line('lift sealed lid > shelf');
+    expect(waits()).toEqual([undefined, undefined]);
+    // One gate is past, one is left: the stop is in hand, whatever is looked at.
+    expect(runOf(b.state(), 'trace')[3]).toEqual({ stop: 'make safe', status: 'in hand', note: '1 gate' });
   });
   it('a cover met at the bench is a cover of the map from then on, under those that are off', () => {
     const b = ready(scooter());

@@ -48,6 +48,8 @@ type Rule = (s: JobState) => {
   /** a gate or the tray: the stop is barred */
   heldBy?: string | undefined;
   note?: string;
+  /** part of it is done, wherever the hands are */
+  begun?: boolean;
   /** it was done and has to be done again */
   again?: string;
 };
@@ -74,6 +76,7 @@ const RULES: Record<Stop, Rule> = {
       return { done: false, again: 'live again' };
     return {
       done: gates.length === 0 && cleared > 0,
+      begun: cleared > 0,
       note: gates.length ? plural(gates.length, 'gate') : '',
     };
   },
@@ -139,7 +142,7 @@ export function runOf(state: JobState, here: Stop = state.stop): RunStop[] {
     const rule = RULES[stop](state);
     if (rule.done) return { stop, status: 'done', note: rule.note ?? '' };
     if (rule.again) return { stop, status: 'in hand', note: rule.again };
-    const begun = stop === here || stop === state.stop;
+    const begun = stop === here || stop === state.stop || rule.begun === true;
     if (rule.heldBy) return { stop, status: 'held', note: `by ${rule.heldBy}` };
     return { stop, status: begun ? 'in hand' : 'not begun', note: begun ? (rule.note ?? '') : '' };
   });

@@ -128,6 +128,8 @@ export interface TraceView {
 const FRACTION = 1;
 /** Suspicion from which on a look from outside is no longer waited for. Common practice, no source. */
 const SURE = 0.9;
+/** An element that is rather the one than all others together. */
+const MORE_LIKELY_THAN_NOT = 0.5;
 
 const minutes = (m: number) => `${m < 10 ? Number(m.toFixed(1)) : Math.round(m)}\u00a0min`;
 
@@ -203,6 +205,30 @@ function words(state: JobState, answer: TraceAnswer, checks: MapCheck[]): NextSt
   return ranked(steps.map((s) => ({ ...s, powered: s.power === 'powered' })));
 }
 
+/** Whether to check or to mend, in words. */
+function reasonOf(of: {
+  first: NextStep | undefined;
+  best: NextStep | undefined;
+  repair: NextStep | undefined;
+  now: number;
+  lookFirst: boolean;
+  either: boolean;
+  enough: boolean;
+}): string {
+  const { first, best, repair, now } = of;
+  if (of.lookFirst && first)
+    return `“${first.title}” is done from outside and costs next to nothing: about ${minutes(first.expectedMinutes)} to mended, ${minutes(now)} when repairing now.`;
+  if (of.either && best) {
+    const live = best.live && !first?.live ? ', which is done beside what is live' : '';
+    return `As good either way: about ${minutes(now)} to mended with “${repair?.title}” now, ${minutes(best.expectedMinutes)} with “${best.title}” before it${live}.`;
+  }
+  if (!of.enough)
+    return `Checking still pays: about ${minutes(best?.expectedMinutes ?? now)} to mended, against ${minutes(now)} when repairing now.`;
+  return best
+    ? `Enough: begin with “${repair?.title}”. Mended in about ${minutes(now)}; the best further check would make it ${minutes(best.expectedMinutes)}.`
+    : `Enough: no further check would tell anything. Mended in about ${minutes(now)}.`;
+}
+
 /**
  * Suspicion and next actions of a job, with the words a technician reads.
  *
@@ -228,14 +254,11 @@ export function traceView(state: JobState, computed?: TraceAnswer): TraceView {
     first.expectedMinutes - now < FRACTION &&
     (suspects[0]?.p ?? 0) < SURE &&
     (repair?.openMinutes ?? 0) > 0;
-  const enough = answer.enough && !lookFirst;
-  const reason = lookFirst
-    ? `“${first.title}” is done from outside and costs next to nothing: about ${minutes(first.expectedMinutes)} to mended, ${minutes(now)} when repairing now.`
-    : answer.enough
-      ? best
-        ? `Enough: begin with “${repair?.title}”. Mended in about ${minutes(now)}; the best further check would make it ${minutes(best.expectedMinutes)}.`
-        : `Enough: no further check would tell anything. Mended in about ${minutes(now)}.`
-      : `Checking still pays: about ${minutes(best?.expectedMinutes ?? now)} to mended, against ${minutes(now)} when repairing now.`;
+  // Where repairing and one more check come to the same, what decides between ties decides here too.
+  const likely = suspects[0]?.id === first?.element && (suspects[0]?.p ?? 0) > MORE_LIKELY_THAN_NOT;
+  const either = !answer.enough && first?.kind === 'repair' && likely;
+  const enough = (answer.enough && !lookFirst) || either;
+  const reason = reasonOf({ first, best, repair, now, lookFirst, either, enough: answer.enough });
   const far = answer.method === 'exact' ? ' Every way on was looked at.' : '';
   const pair = answer.faultSets?.find((f) => f.ids.length === 2);
   return {

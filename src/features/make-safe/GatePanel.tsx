@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { type LiveLine, leadsOf } from '../../core/hazard';
+import { waitsUnder } from '../../core/job';
 import { Refusal } from '../../core/refusal';
 import { formatReading, HAZARDS, type Hazard, parseReading } from '../../core/unit';
 import { Second } from '../../ui/Action';
@@ -49,6 +50,7 @@ export function GatePanel({
   const [passing, setPassing] = useState(false);
   const [wrong, setWrong] = useState<Refused | null>(null);
   const up = state.status === 'made safe';
+  const under = waitsUnder(job, h);
   const wanted = h.clear.reading;
   const done = ordered ? ticked === leads.length : acted;
   const toRead = Boolean(wanted) && !text.trim();
@@ -124,6 +126,12 @@ export function GatePanel({
                 Live again since <Clock at={state.armed.at} />:{' '}
                 {state.armed.by === 'power' ? 'the power came on' : `${state.armed.by} went in`}. Earlier
                 readings no longer hold.
+              </p>
+            )}
+            {under && (
+              <p>
+                Its act lies under the <b>{under.name}</b>: that comes off first, and this gate next, before
+                anything else in there is touched.
               </p>
             )}
             <form onSubmit={clear} className="grid gap-2" noValidate>

@@ -1,5 +1,5 @@
 import { liveLines } from '../../core/hazard';
-import { coversNeeded, gatesAhead, openAccess, partiesLeft, stillFed } from '../../core/job';
+import { coversNeeded, gatesAhead, openAccess, partiesLeft, stillFed, waitsUnder } from '../../core/job';
 import { Action, Second } from '../../ui/Action';
 import { Foot } from '../../ui/Foot';
 import { Faces } from '../faces/Faces';
@@ -20,6 +20,10 @@ export function MakeSafe() {
   const order = job.map.hazards
     .map((h) => lines.find((l) => l.hazard.id === h.id))
     .filter((l) => l !== undefined);
+  const [waiting] = job.map.hazards.flatMap((h) => {
+    const under = waitsUnder(job, h)?.name;
+    return under ? [{ hazard: h.name, under }] : [];
+  });
   const needed = coversNeeded(job);
   const fed = stillFed(job);
   const asked = (job.map.parties?.length ?? 0) > 0;
@@ -34,7 +38,9 @@ export function MakeSafe() {
             {ahead.length
               ? `${ahead.length} ${ahead.length === 1 ? 'gate holds' : 'gates hold'} the way in`
               : job.map.hazards.length
-                ? 'No gate holds the way in'
+                ? waiting
+                  ? `No gate holds the ${waiting.under}; ${waiting.hazard} waits under it`
+                  : 'No gate holds the way in'
                 : fed.length
                   ? 'Its battery goes on feeding it'
                   : 'Nothing is known to be live in it'}

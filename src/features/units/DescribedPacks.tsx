@@ -1,7 +1,15 @@
-import { CHEMISTRY_ROWS } from '../../core/chemistry';
+import { CHEMISTRY_ROWS, restSpan } from '../../core/chemistry';
 import { SelectField, TextField } from '../../ui/Field';
-import type { Row } from './describe-form';
+import { cellsSaid, chemistryOf, type Row } from './describe-form';
 import type { Failure } from './send';
+
+/** What the pack reads at rest, so that a wrong number of cells is seen; nothing where none can be read. */
+function restWords(r: Row): string | undefined {
+  const cells = r.cells.trim() ? Number(r.cells) : cellsSaid(r);
+  if (!Number.isInteger(cells) || cells < 1) return undefined;
+  const [empty, full] = restSpan(chemistryOf(r), cells);
+  return `${cells} in series: ${empty} V empty, ${full} V full`;
+}
 
 /** Packs among the rows: their leads, so that the right one goes first, and their cells, so that a rest voltage says how full they are. */
 export function DescribedPacks({
@@ -34,7 +42,7 @@ export function DescribedPacks({
         />
         <SelectField
           label={`Chemistry of ${r.mark}`}
-          value={r.chemistry}
+          value={chemistryOf(r).chemistry}
           onChange={(e) => put(i, { chemistry: e.target.value })}
         >
           {CHEMISTRY_ROWS.map((c) => (
@@ -45,6 +53,8 @@ export function DescribedPacks({
           label="In series"
           inputMode="numeric"
           value={r.cells}
+          placeholder={String(cellsSaid(r))}
+          hint={restWords(r)}
           onChange={(e) => put(i, { cells: e.target.value })}
           wrong={failure?.path === `/rows/${i}/cells` ? failure.reason : undefined}
           autoComplete="off"

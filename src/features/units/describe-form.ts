@@ -1,4 +1,5 @@
 import { ulid } from 'ulid';
+import { CHEMISTRY_ROWS, type ChemistryRow, chemistrySaid, seriesSaid } from '../../core/chemistry';
 import { Refusal } from '../../core/refusal';
 import {
   type Description,
@@ -26,6 +27,7 @@ export interface Row {
   under: string;
   /** of a battery */
   leads: string;
+  /** empty: what its name says */
   chemistry: string;
   cells: string;
 }
@@ -59,8 +61,8 @@ export const row = (mark: string, kind: ElementKind): Row => ({
   inside: true,
   under: '',
   leads: '',
-  chemistry: 'li-ion cell',
-  cells: '1',
+  chemistry: '',
+  cells: '',
 });
 export const BLANK: Form = {
   name: '',
@@ -73,6 +75,15 @@ export const BLANK: Form = {
   hazards: [],
   rows: [row('J1', 'connector'), row('W1', 'cable'), row('A1', 'board')],
 };
+/** The chemistry of a battery: as chosen, or as its name says. */
+export const chemistryOf = (r: Row): ChemistryRow => {
+  const wanted = r.chemistry || chemistrySaid(r.name);
+  return CHEMISTRY_ROWS.find((c) => c.chemistry === wanted) ?? (CHEMISTRY_ROWS[0] as ChemistryRow);
+};
+
+/** Cells in series where none are typed: as its name says, or one. */
+export const cellsSaid = (r: Row): number => seriesSaid(r.name, chemistryOf(r)) ?? 1;
+
 const number = (text: string, path: string): number => {
   try {
     return parseReading(text);
@@ -103,8 +114,8 @@ export function descriptionOf(f: Form): Description {
               .split(',')
               .map((l) => l.trim())
               .filter(Boolean),
-            chemistry: r.chemistry,
-            cells: number(r.cells, `/rows/${i}/cells`),
+            chemistry: chemistryOf(r).chemistry,
+            cells: r.cells.trim() ? number(r.cells, `/rows/${i}/cells`) : cellsSaid(r),
           }
         : {}),
       ...(r.tap.trim()
