@@ -66,5 +66,6 @@ export { type JobSummary, summarise } from './summary';
 export { type TickLine, ticksOf, ticksOfItem } from './ticks';
 export { beliefHistory, type NextStep, type TraceView, traceRequest, traceView } from './trace-of';
 export { type TryOpen, tryOpen } from './try-open';
+export { wayBackOf } from './way-back-of';
 export { demandWhole } from './whole-story';
 export { type WorkedEntry, worked } from './worked';

@@ -2,7 +2,17 @@ import { describe, expect, it } from 'vitest';
 import { Refusal } from '../refusal';
 import { reportOf } from '../report';
 import { type Description, describeUnit, type UnitMap } from '../unit';
-import { gatesAhead, handHeldBy, history, openPoints, plugsOff, proofHeldBy, runOf, waitsUnder } from '.';
+import {
+  gatesAhead,
+  handHeldBy,
+  history,
+  openPoints,
+  plugsOff,
+  proofHeldBy,
+  runOf,
+  waitsUnder,
+  wayBackOf,
+} from '.';
 import { bench, kiosk } from './bench.test.fixture';
 
 /** A vehicle pack with balance and main lead under a sealed lid, as somebody would describe it. */
@@ -297,6 +307,29 @@ describe('a swollen pack', () => {
     c.tell({ type: 'swelling.noted', hazard: 'cell pack', swollen: false });
     expect(c.state().swollen).toEqual([]);
     expect(JSON.stringify(reportOf(c.state(), c.events()))).not.toContain('swollen');
+  });
+});
+
+describe('what is new is looked at before a pack makes it live', () => {
+  it('its proof stands before the leads of the pack, and after all else that hangs on it', () => {
+    const b = ready(scooter(), 'A1');
+    b.line('lift sealed lid > shelf');
+    gate(b, ['balance lead', 'main lead']);
+    b.line('unplug hall lead');
+    b.tell({ type: 'part.removed', name: 'old controller' });
+    b.tell({ type: 'part.fitted', name: 'new controller' });
+    const steps = () => wayBackOf(b.state()).map((s) => `${s.kind} ${s.item?.name ?? s.cover?.name}`);
+    expect(steps()).toEqual([
+      'return hall lead',
+      'prove new controller',
+      'return main lead',
+      'return balance lead',
+      'return sealed lid',
+      'close sealed lid',
+    ]);
+    // One lead on, or a pack that is no longer asked about: the rest stands as it did.
+    b.tell({ type: 'item.returned', item: b.item('hall lead'), count: 1, state: 'plugged' });
+    expect(steps().slice(0, 3)).toEqual(['prove hall lead', 'prove new controller', 'return main lead']);
   });
 });
 

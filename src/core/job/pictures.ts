@@ -1,5 +1,6 @@
-import { type Item, tally, wayBack } from '../ledger';
+import { type Item, tally } from '../ledger';
 import type { JobState, Photo, PhotoPin, Stop } from './state';
+import { wayBackOf } from './way-back-of';
 
 /**
  * Whether a pin is on a thing of the tray: bound to it, or set on its name.
@@ -34,6 +35,6 @@ export const picturesOf = (state: JobState, item: Pick<Item, 'id' | 'name'>): Ph
  */
 export function pictureOf(state: JobState, stop: Stop): string | undefined {
   if (stop === 'open up') return state.ledger.items.findLast((i) => !i.fresh && tally(i).off > 0)?.id;
-  if (stop === 'close up') return wayBack(state.ledger)[0]?.item?.id;
+  if (stop === 'close up') return wayBackOf(state)[0]?.item?.id;
   return undefined;
 }

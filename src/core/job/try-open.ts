@@ -1,6 +1,6 @@
-import { wayBack } from '../ledger';
 import { bestTest, type ProveAnswer } from '../prove';
 import type { JobState } from './state';
+import { wayBackOf } from './way-back-of';
 
 /** Minutes of one step of the way back, per piece. Common practice, no source. */
 const MINUTES = { screw: 0.4, plug: 0.5, other: 1 };
@@ -39,7 +39,7 @@ export interface TryOpen extends ProveAnswer {
 export function tryOpen(state: JobState): TryOpen {
   const plugs = state.ledger.items.filter((i) => i.kind === 'plug').length;
   const pFail = 1 - mending(state) * (1 - PER_CONNECTOR) ** plugs;
-  const closing = wayBack(state.ledger)
+  const closing = wayBackOf(state)
     .filter((s) => s.kind === 'return')
     .map((s, i) => {
       const each =

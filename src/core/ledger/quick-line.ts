@@ -42,7 +42,7 @@ const usualPlace = (kind: ItemDraft['kind'], fallback: Place): Place => {
 };
 
 /** What holds once. Common practice, no source. */
-const ONCE = /\b(?:adhesive|glue|gasket)/i;
+const ONCE = /\b(?:adhesive|glue|gasket|silicone|sealant)/i;
 
 /** The thing that an entry takes off, or null. */
 function draftOf(e: LineEntry, fallback: Place): ItemDraft | null {

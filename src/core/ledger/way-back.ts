@@ -132,10 +132,11 @@ function homeward(ledger: Ledger): Item[] {
  * its own screws. Things already home are left out.
  *
  * @param ledger now
+ * @param arms whether a thing makes something live once it is in; what is new is proven before the last of them
  * @returns steps in their order, the next first
  * @example wayBack(ledger)[0].text // 'Plug in J7'
  */
-export function wayBack(ledger: Ledger): WayBackStep[] {
+export function wayBack(ledger: Ledger, arms: (item: Item) => boolean = () => false): WayBackStep[] {
   const order = homeward(ledger);
   const steps: WayBackStep[] = [];
   const open = ledger.covers.filter((c) => c.state !== 'final');
@@ -163,6 +164,9 @@ export function wayBack(ledger: Ledger): WayBackStep[] {
   const proofs = steps.filter((s) => s.kind === 'prove' && s.item?.fresh && s.item.kind !== 'plug');
   const rest = steps.filter((s) => !proofs.includes(s));
   const cover = rest.findIndex((s) => s.kind === 'close' || s.item?.cover);
-  rest.splice(cover < 0 ? rest.length : cover, 0, ...proofs);
+  let at = cover < 0 ? rest.length : cover;
+  const isLive = (s: WayBackStep | undefined) => s?.item !== undefined && arms(s.item);
+  while (at > 0 && isLive(rest[at - 1])) at--;
+  rest.splice(at, 0, ...proofs);
   return rest;
 }

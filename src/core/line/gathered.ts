@@ -8,6 +8,8 @@ export interface Part {
   joined: boolean;
   /** told of the one before: behind a colon, in brackets */
   told: boolean;
+  /** what was done is not said */
+  verbless?: boolean;
   /** where each of several is kept, in their order */
   places: readonly Place[];
 }
@@ -124,7 +126,9 @@ function held(parts: readonly Part[]): Part[] {
       if (part.of.length > 1) out.push({ ...part, of: part.of.slice(1) });
     } else if (part.told && isFasteners(part) && thing?.kind === 'part' && thing.takesOff) {
       const from = { from: thing.name ?? '', ...(thing.known ? { fromKnown: thing.known } : {}) };
-      out.splice(-1, 0, { ...part, of: part.of.map((e) => (e.from ? e : { ...e, ...from })) });
+      // "controller: 2 screws" says nothing of the controller itself.
+      const only = out.at(-1)?.verbless === true;
+      out.splice(-1, only ? 1 : 0, { ...part, of: part.of.map((e) => (e.from ? e : { ...e, ...from })) });
     } else out.push(part);
   }
   return out;

@@ -439,6 +439,7 @@ const TABLE: Row[] = [
   ],
   ['rear cover off, 4 screws', off('lift', 'part', 'rear cover'), screw({ count: 4 })],
   ['hood (2 clips, 1 broken)', off('lift', 'part', 'hood', { note: '2 clips, 1 broken' })],
+  ['fan 12: 2 M5x12 > cup 2', screw({ count: 2, fromKnown: 'F12', place: { kind: 'cup', label: '2' } })],
   // As many places as things: each has its own.
   [
     '6 M3x8 and 2 M3x12 rear cover > cup 1, cup 2',

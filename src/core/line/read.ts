@@ -109,7 +109,7 @@ function inBrackets(part: Part, names: readonly Named[]): Part[] {
   if (!screws || doubtful.length > 0 || !/^(?:\d|m\d)/i.test(thing.note)) return [part];
   const { note: _screws, ...bare } = thing;
   return [
-    { ...part, of: [bare] },
+    { ...part, of: [bare], verbless: false },
     { of: entries, joined: false, told: true, places: [] },
   ];
 }
@@ -145,12 +145,15 @@ export function readText(text: string, names: readonly Named[] = []): LineRead {
     const entry = readMove(piece, note, places[0], names, doubt);
     // The verb of a list is read once.
     spans.push(...piece.spans.filter((s) => !spans.some((t) => t.from === s.from && t.to === s.to)));
-    return { of: entry ? [entry] : [], places };
+    const verbless = !piece.spans.some((s) => s.as === 'verb');
+    return { of: entry ? [entry] : [], places, verbless };
   };
   const words = withMarks(withNames(tokens, found, plain), text, names);
   const parts = pieces(words, text).flatMap(({ words, joined, told }) => {
     const each = listed(words).map(read);
-    const part = { of: each.flatMap((r) => r.of), joined, told, places: each.at(-1)?.places ?? [] };
+    const places = each.at(-1)?.places ?? [];
+    const verbless = each.every((r) => r.verbless);
+    const part = { of: each.flatMap((r) => r.of), joined, told, places, verbless };
     return inBrackets(part, names);
   });
   return {

@@ -1,5 +1,5 @@
-import { inWords, type JobEvent, type JobRecord, judge, namesOf } from '../job';
-import { owed, proofsOf, readLine, wayBack } from '../ledger';
+import { inWords, type JobEvent, type JobRecord, judge, namesOf, wayBackOf } from '../job';
+import { owed, proofsOf, readLine } from '../ledger';
 import { demand, Refusal } from '../refusal';
 import type { Hazard, UnitMap } from '../unit';
 import { type TearDownMove, tearDown } from './tear-down';
@@ -108,7 +108,7 @@ function takeOff(player: Player, move: TearDownMove): void {
 
 /** The next step home, as the way back says it. */
 function bringBack(player: Player): boolean {
-  for (const step of wayBack(player.record.state.ledger)) {
+  for (const step of wayBackOf(player.record.state)) {
     const { item, cover } = step;
     if (step.kind === 'return' && item && step.to) {
       const once = item.back?.fresh ? { once: 'new ones' } : {};

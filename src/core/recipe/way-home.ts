@@ -1,5 +1,5 @@
-import type { JobState } from '../job';
-import { AS_IT_STOOD, type Item, sidesOf, stepKey, type WayBackStep, wayBack } from '../ledger';
+import { type JobState, wayBackOf } from '../job';
+import { AS_IT_STOOD, type Item, sidesOf, stepKey, type WayBackStep } from '../ledger';
 import { order } from '../order';
 import { Refusal } from '../refusal';
 import { toolOf } from './recipe';
@@ -161,7 +161,7 @@ function whileWaiting(list: Doing[], words: Map<string, string>): WayHome['meanw
  * @example wayHome(state).savedMinutes // 2.3
  */
 export function wayHome(state: JobState, timeLimitMs = 200): WayHome {
-  const strict = wayBack(state.ledger);
+  const strict = wayBackOf(state);
   const list = doings(state, strict);
   const byKey = new Map(strict.map((s) => [stepKey(s), s]));
   const words = new Map(strict.map((s) => [stepKey(s), s.text]));
