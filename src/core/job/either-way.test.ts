@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { DescribedRow } from '../unit';
-import { traceView } from '.';
+import { beforeAfter, traceView } from '.';
 import { bench, kiosk } from './bench.test.fixture';
 
 const volts = (id: string, nominal: number, tolerance: number): Pick<DescribedRow, 'tap'> => ({
@@ -25,6 +25,22 @@ function read(...answers: [tap: string, reading: number][]) {
     b.tell({ type: 'check.recorded', check: `tap:${tap}`, reading, source: 'meter' });
   return traceView(b.state());
 }
+
+describe('what is shown again after the remedy', () => {
+  it('says which covers are on over a point, so that nobody has to open what is mended for a reading', () => {
+    const b = bench(kiosk(rows, { cover: 'deck plate', hazards: [] }));
+    b.takenIn();
+    b.line('lift deck plate');
+    b.tell({ type: 'check.recorded', check: 'tap:hall supply', reading: 2.1, source: 'meter' });
+    b.tell({ type: 'plan.chosen', element: 'W2', remedy: 'reseat', why: 'looked at' });
+    b.tell({ type: 'remedy.done' });
+    const under = () => beforeAfter(b.state()).map((p) => p.under);
+    expect(under()).toEqual([[], []]);
+    b.tell({ type: 'item.returned', item: b.item('deck plate'), count: 1, state: 'fitted' });
+    b.tell({ type: 'cover.closed', cover: b.state().ledger.covers[0]?.id ?? '', kind: 'final' });
+    expect(under()).toEqual([[], ['deck plate']]);
+  });
+});
 
 describe('where mending and one more check come to the same', () => {
   it('what lies away from all that is live is advised, and it is said that either way is as good', () => {

@@ -23,7 +23,7 @@ export { namesOf } from './names';
 export { offFor, offTheUnit } from './off-the-unit';
 export { offerFits, type PartWanted, partWanted } from './offers';
 export { isPlannedPart } from './old-part';
-export { openAccess } from './open';
+export { coversOn, openAccess } from './open';
 export { type OpenPoint, openPoints } from './open-points';
 export { coversNeeded, fixesOf, fixWords, isDone, isReached, outsOf, plansOf } from './opening';
 export { leadsNow, packsIn, plugsOff } from './packs';

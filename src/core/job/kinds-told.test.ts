@@ -477,6 +477,22 @@ describe('what has to be shown beside the failing check', () => {
     expect(ids(b)).toEqual(['charging']);
     expect(provingLines(b.state())[0]?.why).toBe('its plug was parted');
   });
+  it('a pack whose lead was parted, by whatever name, is seen to take charge; another lead is no reason', () => {
+    const map = kiosk([
+      { id: 'A1', name: 'main board', kind: 'board' },
+      { id: 'B1', name: 'drive pack', kind: 'battery', leads: ['yellow plug'] },
+    ]);
+    for (const [lead, asked] of [
+      ['yellow plug', ['charging']],
+      ['drive pack lead', ['charging']],
+      ['B1', ['charging']],
+      ['fan lead', []],
+    ] as const) {
+      const b = takenIn(map);
+      b.line(`unplug ${lead}`);
+      expect([lead, ids(b)]).toEqual([lead, asked]);
+    }
+  });
 });
 
 describe('leads with bare ends', () => {

@@ -1,5 +1,6 @@
 import { deriveChecks, isRepeated, type MapCheck } from '../unit';
 import { verdictOf } from './answer';
+import { coversOn } from './open';
 import { isDone } from './opening';
 import { isAimed, type JobState, type ProofRecord, type TraceRecord } from './state';
 
@@ -8,6 +9,8 @@ export interface BeforeAfter {
   check: MapCheck;
   before: TraceRecord | { outcome: 'bad' | 'not tried'; at: string };
   after: ProofRecord | null;
+  /** names of the covers that are on over its point now */
+  under: string[];
 }
 
 /** The symptom's check id of a job. */
@@ -48,6 +51,7 @@ export function beforeAfter(state: JobState): BeforeAfter[] {
         at: state.openedAt,
       },
       after: proofs.findLast((p) => p.check === symptom.id) ?? null,
+      under: [],
     });
   }
   for (const record of state.trace) {
@@ -55,7 +59,8 @@ export function beforeAfter(state: JobState): BeforeAfter[] {
     if (!check || check.id === symptom?.id || verdictOf(check, record) === 'ok') continue;
     if (!isRepeated(check)) continue;
     if (pairs.some((p) => p.check.id === check.id)) continue;
-    pairs.push({ check, before: record, after: proofs.findLast((p) => p.check === check.id) ?? null });
+    const under = coversOn(state, check.trace.needs).map((c) => c.name);
+    pairs.push({ check, before: record, after: proofs.findLast((p) => p.check === check.id) ?? null, under });
   }
   return pairs;
 }

@@ -49,6 +49,94 @@ describe('the table of a logging meter', () => {
     );
     expect(s.points[1]).toEqual({ t: 60, value: 6 });
   });
+  it.each([
+    ['7', 7],
+    ['7.', 7],
+    ['.5', 0.5],
+    [',25', 0.25],
+    ['-1,5', -1.5],
+    ['+12.25', 12.25],
+    ['1e2', 100],
+    ['1.5E+2', 150],
+    ['25e-12', 25e-12],
+    [' 3 ', 3],
+  ])('“%s” is a number', (cell, value) => {
+    expect(seriesOf([['0', cell]], 'V').points).toEqual([{ t: 0, value }]);
+    // A time is written the same ways.
+    expect(
+      seriesOf(
+        [
+          ['0', '1'],
+          [String(value + 200), '2'],
+        ],
+        'V',
+      ).points[1]?.t,
+    ).toBeCloseTo(value + 200, 9);
+  });
+  it('with its unit behind a comma, blank rows and rows of other widths', () => {
+    const s = seriesOf(
+      [
+        [' s ', ' U, mV ', 'remark'],
+        [' ', ''],
+        ['0', '500', ''],
+        ['0', ' 600 '],
+        ['', '', ' '],
+        ['2', '700', '', ''],
+      ],
+      'V',
+    );
+    expect(s).toEqual({
+      name: 'U, mV',
+      points: [
+        { t: 0, value: 0.5 },
+        { t: 0, value: 0.6 },
+        { t: 2, value: 0.7 },
+      ],
+      skipped: 0,
+    });
+    expect(
+      seriesOf(
+        [
+          ['s', 'U (mV)'],
+          ['0', '5'],
+        ],
+        'V',
+      ).points[0]?.value,
+    ).toBe(0.005);
+    expect(
+      seriesOf(
+        [
+          ['s', 'mV'],
+          ['0', '5'],
+        ],
+        'V',
+      ).points[0]?.value,
+    ).toBe(0.005);
+    // A heading that is blank over the readings names them by nothing of its own.
+    expect(
+      seriesOf(
+        [
+          ['s', ' '],
+          ['0', '5'],
+        ],
+        'V',
+      ).name,
+    ).toBe('reading');
+    // The row is counted as it stands in the file.
+    expect(
+      why(() =>
+        seriesOf(
+          [
+            ['s', 'V'],
+            ['', ''],
+            ['0', '1'],
+            ['x', '1'],
+          ],
+          'V',
+        ),
+      ),
+    ).toContain('row 4');
+  });
   it('names the row it cannot read', () => {
     expect(
       why(() =>

@@ -64,6 +64,59 @@ describe('tightening', () => {
     }
   });
 
+  it('the torque of a pass is its share of the whole; by hand there is none, nor where none was given', () => {
+    const passes = (torque?: number, lid?: 'plastic') =>
+      tighten({ points: ring(4), ...(torque ? { torque } : {}), ...(lid ? { lid } : {}) }).passes;
+    expect(passes(2).map((p) => p.torque)).toEqual([undefined, 0.6, 1.4, 2, 2]);
+    expect(passes(3, 'plastic').map((p) => p.torque)).toEqual([undefined, 1.5, 3]);
+    expect(passes().every((p) => !('torque' in p))).toBe(true);
+  });
+
+  it('where they are no even ring by fours, each next one is the farthest from the two before it', () => {
+    const points = fc.uniqueArray(
+      fc.record({ x: fc.integer({ min: -200, max: 200 }), y: fc.integer({ min: -90, max: 90 }) }),
+      { minLength: 2, maxLength: 9, selector: (p) => `${p.x} ${p.y}` },
+    );
+    const away = (a: { x: number; y: number }, b: { x: number; y: number }) =>
+      Math.hypot(a.x - b.x, a.y - b.y);
+    fc.assert(
+      fc.property(points, (places) => {
+        // Five in a row are no ring, whatever the rest is.
+        const all = [...places, ...[0, 1, 2, 3, 4].map((k) => ({ x: 400 + 10 * k, y: 0 }))];
+        const by = new Map(all.map((p, i) => [`s${i + 1}`, p]));
+        const sequence = tighten({ points: all.map((p, i) => ({ id: `s${i + 1}`, ...p })) }).passes[0]
+          ?.sequence as string[];
+        const at = (k: number) => by.get(sequence[k] as string) as { x: number; y: number };
+        for (let k = 1; k < sequence.length; k++) {
+          const score = (p: { x: number; y: number }) =>
+            away(p, at(k - 1)) + away(p, at(Math.max(0, k - 2))) / 2;
+          const left = sequence.slice(k).map((id) => score(by.get(id) as { x: number; y: number }));
+          expect(score(at(k))).toBeGreaterThanOrEqual(Math.max(...left) - 1e-9);
+        }
+      }),
+    );
+    // Neither is an even ring of six, or a square that is none.
+    expect(order(ring(6))).toMatch(/^1-4-/);
+    const kite = [
+      [0, 0],
+      [50, -10],
+      [300, 0],
+      [50, 10],
+    ].map(([x = 0, y = 0], i) => ({ id: String(i + 1), x, y }));
+    expect(order(kite)).toBe('1-3-2-4');
+    const long = [
+      [0, 0],
+      [10, 0],
+      [300, 0],
+      [290, 5],
+      [150, 80],
+      [140, 80],
+      [20, 70],
+      [5, 60],
+    ].map(([x = 0, y = 0], i) => ({ id: String(i + 1), x, y }));
+    expect(order(long)).not.toBe('1-5-3-7-2-6-4-8');
+  });
+
   it('a rectangle starts with its diagonal', () => {
     const points = [
       [0, 0],
@@ -78,6 +131,9 @@ describe('tightening', () => {
 
   it('refuses two screws in one place, a double id and no screw at all', () => {
     expect(() => tighten({ points: [] })).toThrow(/at least one/);
+    for (const torque of [0, -1]) expect(() => tighten({ points: ring(3), torque })).toThrow(/over 0/);
+    for (const at of [{ x: Number.NaN }, { y: Number.POSITIVE_INFINITY }])
+      expect(() => tighten({ points: [{ id: 'a', x: 1, y: 1, ...at }] })).toThrow(/“a” has no place/);
     expect(() =>
       tighten({
         points: [
@@ -93,6 +149,6 @@ describe('tightening', () => {
           { id: 'b', x: 0, y: 0 },
         ],
       }),
-    ).toThrow(/where/);
+    ).toThrow(/“b” is where “a” is/);
   });
 });

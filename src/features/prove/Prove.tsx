@@ -63,11 +63,14 @@ function ProveSheet() {
   const functions = functionsTried(job);
   const proof = symptomProof(job);
   const again = goodInARow(job) < repeatsWanted(job);
-  // Once the symptom came back, the rest need not be tried; one that comes and goes is tried again.
+  // Once the symptom came back, the rest need not be tried; one that comes and goes is tried again. Nothing that is
+  // mended and shut is opened for a reading by itself.
   const firstOpen =
     proof?.outcome === 'bad'
       ? undefined
-      : pairs.find((p) => !p.after || (again && p.check.id === symptomId(job)));
+      : pairs.find(
+          (p) => (!p.after && !(proof && p.under.length)) || (again && p.check.id === symptomId(job)),
+        );
   const chosen: { check: MapCheck } | undefined =
     pairs.find((p) => p.check.id === picked) ?? functions.find((f) => f.check.id === picked) ?? firstOpen;
   const [wrong, setWrong] = useState<string | null>(null);
@@ -135,7 +138,11 @@ function ProveSheet() {
                         </span>
                       </>
                     ) : (
-                      <span className="note">not yet</span>
+                      <span className="note">
+                        {p.under.length
+                          ? `not again; it lies under the ${p.under.join(', then the ')}`
+                          : 'not yet'}
+                      </span>
                     )}
                   </td>
                   <td className="text-right">

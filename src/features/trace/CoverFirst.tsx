@@ -1,5 +1,5 @@
-import { coverHeldBy, openAccess } from '../../core/job';
-import { coversOver, type MapCheck } from '../../core/unit';
+import { coverHeldBy, coversOn } from '../../core/job';
+import type { MapCheck } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
 import { Foot } from '../../ui/Foot';
 import { Posts, Warn } from '../../ui/Signs';
@@ -8,10 +8,7 @@ import { useJob } from '../job/use-job';
 /** Covers still over the point of a check, outermost first. */
 export function useCoversOn(needs: string[] | undefined): { id: string; name: string }[] {
   const { job } = useJob();
-  const open = openAccess(job);
-  return coversOver(job.map.access, needs).flatMap((id) =>
-    open.includes(id) ? [] : job.map.access.filter((a) => a.id === id),
-  );
+  return coversOn(job, needs);
 }
 
 /** A check whose point is still covered: what has to come off first, and the short way to say that it is off. */
