@@ -2,9 +2,10 @@ import type { LineEntry } from './entry';
 import type { Piece, Word } from './piece';
 import { ownPlace, type Place, placeAt } from './place';
 import { saysHowItIs, saysItIsTold, saysItWasLaid } from './states';
+import { verbAt } from './verb-at';
 
 const TOOL_WORDS =
-  /^(?:driver|screwdriver|impact|spudger|card|picks?|blade|knife|tweezers|iron|gun|bit|socket|wrench|spanner|key|pliers|cutter|brush|lever|ratchet|extension|swab|cloth|wick|hook|sucker|scalpel|steel|metal|plastic|wood|hot|air|gun|dryer|hairdryer|eraser|ipa|alcohol)$/;
+  /^(?:driver|screwdriver|impact|spudger|card|picks?|blade|knife|tweezers|iron|gun|bit|socket|wrench|spanner|key|pliers|cutter|brush|lever|ratchet|extension|swab|cloth|wick|hook|sucker|scalpel|steel|metal|plastic|wood|hot|air|tab|gun|dryer|hairdryer|eraser|ipa|alcohol)$/;
 
 /** What it is done with: after "with", where a tool follows. */
 export function readTool(piece: Piece): string | undefined {
@@ -48,6 +49,8 @@ const isSet = (words: readonly Word[]): boolean =>
   /^(?:into|onto)$/.test(words[0]?.text ?? '') ||
   (words[0]?.text === 'on' && /^(?:mat|bench|table)$/.test(words.at(-1)?.text ?? ''));
 
+/** To where something is pushed. */
+const SIDE = /^(?:left|right|front|back|rear|side|top|bottom)$/;
 /** Where a thing may have been set down. */
 const WHERE = /^(?:in|into|on|onto|against|beside|behind|under|by|from|to|next|over)$/;
 const AWAY = /^(?:off|out|up|open|away|aside)$/;
@@ -70,19 +73,21 @@ function laidAt({ rest }: Piece): number {
   });
 }
 
+/** How many times, at how many places: "2 points" of a soldered lead. */
+const OFTEN = /^(?:points|joints|places|turns|times|o'clock)$/;
+/** What the words of a plug say. */
+const ofPlug = (w: Word): boolean =>
+  /^(?:contacts|wires|minutes)$/.test(w.type) || /^(?:latch|latched|lever|aside)$/.test(w.text);
+
 /** Whether words behind a comma say something beside the move: no name, no figure of a plug, no tool. */
-const isRemark = (words: readonly Word[], screws: boolean): boolean =>
-  saysItIsTold(words[0])
-    ? !words.every((w) => /^(?:latch|latched|lever)$/.test(w.text))
-    : screws
-      ? words.every((w) => w.type !== 'comma') && words.some(saysHowItIs)
-      : words[0]?.type === 'word' &&
-        !/^(?:with|using|note:?)$/.test(words[0].text) &&
-        !words.some((w) => w.found) &&
-        !words.every(
-          (w) =>
-            /^(?:contacts|wires|minutes)$/.test(w.type) || /^(?:latch|latched|lever|aside)$/.test(w.text),
-        );
+function isRemark(words: readonly Word[], screws: boolean): boolean {
+  const [first, second] = words;
+  if (saysItIsTold(first)) return !words.every((w) => /^(?:latch|latched|lever)$/.test(w.text));
+  if (screws) return words.every((w) => w.type !== 'comma') && words.some(saysHowItIs);
+  if (first?.type === 'number') return OFTEN.test(second?.text ?? '');
+  const isWord = first?.type === 'word' && !/^(?:with|using|note:?)$/.test(first.text);
+  return isWord && !words.some((w) => w.found) && !words.every(ofPlug);
+}
 
 /**
  * What is said behind a comma and is no move of its own: "unplug W2, latch open".
@@ -94,7 +99,12 @@ export function readRemark(piece: Piece, screws: boolean): string | undefined {
   const way = piece.at(
     (w, i, all) =>
       (i > 1 && w.text === 'out' && /^(?:the|through|past|over|at)$/.test(all[i + 1]?.text ?? '')) ||
-      (i > 0 && w.text === 'through' && all[i + 1] !== undefined),
+      (i > 0 && w.text === 'through' && all[i + 1] !== undefined) ||
+      (i > 0 && w.text === 'between' && all[0]?.found !== undefined) ||
+      (i > 1 &&
+        w.text === 'to' &&
+        SIDE.test(all.at(-1)?.text ?? '') &&
+        (verbAt(all, 0)?.verb.takes ?? null) !== null),
   );
   const comma = piece.at((w, i, all) => w.type === 'comma' && i > 0 && isRemark(all.slice(i + 1), screws));
   const at = way < 0 ? comma : way;

@@ -20,7 +20,7 @@ const WHENCE = /^(?:from|off|of|in|on|under|at|ones?)$/;
 const ALIKE = /^(?:equal|alike|same)$/;
 /** Words that sound like a number. */
 const HEARD: Record<string, number> = { for: 4, to: 2, too: 2, won: 1, ate: 8 };
-const SEVERAL = /^(?:several|some|all)$/;
+const SEVERAL = /^(?:several|some|all|every)$/;
 
 const SIZED = /^(m|st)\s?(\d+(?:\.\d+)?)(?:\s*(?:x|by)\s*(\d+(?:\.\d+)?))?(?:\s?mm)?$/;
 const INCH =
@@ -100,11 +100,20 @@ export function readThread(piece: Piece): Pick<LineEntry, 'thread' | 'lengthMm'>
 export function isFastener(piece: Piece, takes: string | null | undefined): boolean {
   if (takes === 'fastener') return true;
   if (takes !== undefined && takes !== 'part') return false;
+  // "board unclipped from 4 standoffs" is the board, and "shim under the screw" the shim.
+  const from = piece.rest.findIndex(
+    (w) => !w.found && /^(?:from|off|under|behind|below|beside)$/.test(w.text),
+  );
+  const own =
+    from > 0 && (takes === 'part' || !/^(?:from|off)$/.test(piece.rest[from]?.text ?? ''))
+      ? from
+      : Number.POSITIVE_INFINITY;
   const has = (fits: (w: Word, i: number, all: Word[]) => boolean) => piece.at(fits) >= 0;
   const sized = has((w) => (w.type === 'metric' && /x|by/.test(w.text)) || w.type === 'inch');
   const counted = has((w) => w.type === 'count' || SEVERAL.test(w.text)) || isCount(piece.rest[0]);
   const screw = has(
-    (w, i, all) => SCREW_WORD.test(w.text) && (takes === undefined || counted || i === all.length - 1),
+    (w, i, all) =>
+      i < own && SCREW_WORD.test(w.text) && (takes === undefined || counted || i === all.length - 1),
   );
   if (sized || screw) return true;
   if (takes !== undefined) return false;
@@ -157,6 +166,9 @@ export function readCount(piece: Piece): number | null | undefined {
     return null;
   }
   const at = piece.at((w) => w.type === 'count');
+  // "spades off, 6 pcs"
+  const pieces = piece.at((w, i, all) => isCount(w) && /^(?:pcs?|pieces)$/.test(all[i + 1]?.text ?? ''));
+  if (pieces >= 0) return Piece.numberOf(piece.take(pieces, 2, 'how many')[0]);
   // "knobs x4"; with a great letter it is the mark of a thing.
   const times = at < 0 ? piece.at((w) => /^x[1-9]\d?$/.test(piece.original(w))) : -1;
   if (times >= 0 && (times > 0 || piece.spans.some((s) => s.as === 'what')))

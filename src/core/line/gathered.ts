@@ -113,6 +113,36 @@ function elsewhere(parts: readonly Part[]): Part[] {
   return out;
 }
 
+/** Sorts of the screws that were told first, as many together as those: "9 Y0 shell, 4 long 5 short". */
+function sorted(parts: readonly Part[]): Part[] {
+  const out: Part[] = [];
+  for (let i = 0; i < parts.length; i++) {
+    const part = parts[i] as Part;
+    const [all] = part.of;
+    let left = part.of.length === 1 && all?.kind === 'fastener' ? (all.count ?? 0) : 0;
+    let end = i + 1;
+    for (; left > 0 && end < parts.length; end++) {
+      const [e] = parts[end]?.of ?? [];
+      const sort =
+        parts[end]?.of.length === 1 && e?.kind === 'fastener' && !e.from && !e.thread && e.name !== 'screw';
+      if (!sort || !e?.count || e.count > left) break;
+      left -= e.count;
+    }
+    const sorts = parts.slice(i + 1, end);
+    if (left !== 0 || sorts.length < 2 || !all) {
+      out.push(part);
+      continue;
+    }
+    const place = sorts.at(-1)?.of[0]?.place ?? all.place;
+    for (const s of sorts) {
+      const of = s.of.map((e) => ({ ...all, ...e, ...(e.place || !place ? {} : { place }) }));
+      out.push({ ...s, of });
+    }
+    i = end - 1;
+  }
+  return out;
+}
+
 /** Screws that are told of a thing held it, and came out before it: "hood off: 4 screws". */
 function held(parts: readonly Part[]): Part[] {
   const out: Part[] = [];
@@ -124,6 +154,25 @@ function held(parts: readonly Part[]): Part[] {
       const name = more.name === 'screw' ? thing.name : more.name;
       out.at(-1)?.of.splice(-1, 1, { ...thing, ...more, ...(name ? { name } : {}), ...fromOf(thing) });
       if (part.of.length > 1) out.push({ ...part, of: part.of.slice(1) });
+    } else if (
+      part.told &&
+      part.verbless &&
+      thing?.takesOff &&
+      part.of.every((e) => e.kind !== 'fastener' && e.count === 1 && !e.place)
+    ) {
+      // "battery leads off: red, black"
+      const words = part.of.map((e) => [e.name, e.note].filter(Boolean).join(', ')).join(', ');
+      out.at(-1)?.of.splice(-1, 1, { ...thing, note: [thing.note, words].filter(Boolean).join('; ') });
+    } else if (
+      part.told &&
+      part.verbless &&
+      out.at(-1)?.verbless &&
+      thing?.kind === 'part' &&
+      !isFasteners(part)
+    ) {
+      // "engine board: 14 connectors" says nothing of the board itself.
+      const from = { from: thing.name ?? '', ...(thing.known ? { fromKnown: thing.known } : {}) };
+      out.splice(-1, 1, { ...part, of: part.of.map((e) => ({ ...from, ...e })) });
     } else if (part.told && isFasteners(part) && thing?.kind === 'part' && thing.takesOff) {
       const from = { from: thing.name ?? '', ...(thing.known ? { fromKnown: thing.known } : {}) };
       // "controller: 2 screws" says nothing of the controller itself.
@@ -142,4 +191,4 @@ function held(parts: readonly Part[]): Part[] {
  * @example gathered([{ of: [screws], … }, { of: [washers], joined: true, places: [cup], … }])[0].place // cup
  */
 export const gathered = (parts: readonly Part[]): LineEntry[] =>
-  held(elsewhere(named(runs(parts).flatMap(kept)))).flatMap(({ of }) => of);
+  held(sorted(elsewhere(named(runs(parts).flatMap(kept))))).flatMap(({ of }) => of);

@@ -50,6 +50,15 @@ export function readLying(piece: Piece): string | undefined {
   return piece.original({ from: said[0]?.from ?? 0, to: said.at(-1)?.to ?? 0 });
 }
 
+/** What a lead runs in: out of it, it hangs on still. */
+const GUIDE = /^(?:guides?|clips?|channels?|ducts?|looms?|trunking)$/;
+
+/** "fuser is" hot: what it is, without that it is. */
+function withoutIs(piece: Piece): void {
+  const last = piece.rest.length - 1;
+  if (last > 0 && /^(?:is|are|was|were)$/.test(piece.rest[last]?.text ?? '')) piece.take(last, 1, 'note');
+}
+
 /**
  * What is only said to be so is not off: "deck plate stuck" is looked at.
  *
@@ -63,8 +72,21 @@ export function readHowItIs(piece: Piece): { verb: LineVerb; note: string } | nu
     const words = piece.take(stays, piece.rest.length - stays, 'note');
     return { verb: LOOK, note: piece.original({ from: words[0]?.from ?? 0, to: words.at(-1)?.to ?? 0 }) };
   }
+  // "fuser held by two levers", "lead out of its guide"
+  const so = piece.at(
+    (w, i, all) =>
+      i > 0 &&
+      ((saysHowItIs(w) && /^(?:by|with|down|in|on|at|to|from)$/.test(all[i + 1]?.text ?? '')) ||
+        (w.text === 'out' && all[i + 1]?.text === 'of' && GUIDE.test(all.at(-1)?.text ?? ''))),
+  );
+  if (so > 0 && !isFastener(piece, undefined)) {
+    const words = piece.take(so, piece.rest.length - so, 'note');
+    withoutIs(piece);
+    return { verb: LOOK, note: piece.original({ from: words[0]?.from ?? 0, to: words.at(-1)?.to ?? 0 }) };
+  }
   if (last < 1 || !saysHowItIs(piece.rest[last]) || isFastener(piece, undefined)) return null;
   const [word] = piece.take(last, 1, 'note');
+  withoutIs(piece);
   return word ? { verb: LOOK, note: piece.original(word) } : null;
 }
 
@@ -101,6 +123,7 @@ export function readSnaps(piece: Piece): { verb: LineVerb; note: string } | null
     count?.type === 'number' ||
     /^(?:two|three|four|five|six|eight)$/.test(count?.text ?? '');
   if (!count || !snaps || !counted || count.found || snaps.found || !SNAPS.test(snaps.text)) return null;
+  if (held.length === 0) return { verb: UNLATCH, note: '' };
   if (!held.some((w) => w.found) || held.some((w) => w.text === 'off' && !w.found)) return null;
   piece.take(0, 2, 'note');
   return { verb: UNLATCH, note: piece.original({ from: count.from, to: snaps.to }) };

@@ -6,7 +6,8 @@ import { type LineVerb, VERBS } from './verbs';
 const LATCH =
   /^(?:latch|latches|levers?|flaps?|catch|catches|retainers?|collars?|(?:locking|lock) (?:bars?|tabs?|levers?|flaps?|slides?))$/;
 /** What may be said of it before. */
-const WHICH = /^(?:the|its|both|all|two|2|small|little|black|brown|white|grey|plastic|side)$/;
+const WHICH =
+  /^(?:the|its|both|all|two|2|small|little|black|brown|white|grey|plastic|side|zif|connector|flex)$/;
 /** What opens it. */
 const OPENS = /^(?:lift|flip|slide|pry|unclip)$/;
 const UP = /^(?:up|open|out|back)$/;

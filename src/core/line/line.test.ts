@@ -28,6 +28,7 @@ const NAMES: Named[] = [
   { id: 'W1', name: 'W1', kind: 'plug', aliases: ['the fat lead'] },
   { id: 'J7', name: 'J7', kind: 'header' },
   { id: 'i1', name: 'rail of the battery side', kind: 'thing' },
+  { id: 'FX-L', name: 'left stick flex (ZIF)', kind: 'element' },
 ];
 
 type Row = [line: string, ...entries: Partial<LineEntry>[]];
@@ -440,6 +441,30 @@ const TABLE: Row[] = [
   ['rear cover off, 4 screws', off('lift', 'part', 'rear cover'), screw({ count: 4 })],
   ['hood (2 clips, 1 broken)', off('lift', 'part', 'hood', { note: '2 clips, 1 broken' })],
   ['fan 12: 2 M5x12 > cup 2', screw({ count: 2, fromKnown: 'F12', place: { kind: 'cup', label: '2' } })],
+  // Sorts that make up what was counted first are not counted twice.
+  [
+    '9 Y0 rear cover, 4 long 5 short > cup 1',
+    screw({
+      count: 4,
+      name: 'long screw',
+      drive: 'Y0',
+      fromKnown: 'rear',
+      place: { kind: 'cup', label: '1' },
+    }),
+    screw({
+      count: 5,
+      name: 'short screw',
+      drive: 'Y0',
+      fromKnown: 'rear',
+      place: { kind: 'cup', label: '1' },
+    }),
+  ],
+  [
+    '9 screws rear cover, 4 long, 4 short',
+    screw({ count: 9, fromKnown: 'rear' }),
+    screw({ count: 4, name: 'long screw' }),
+    screw({ count: 4, name: 'short screw' }),
+  ],
   // As many places as things: each has its own.
   [
     '6 M3x8 and 2 M3x12 rear cover > cup 1, cup 2',
@@ -452,13 +477,26 @@ const TABLE: Row[] = [
     screw({ count: 2, place: { kind: 'cup', label: '2' } }),
   ],
   // Marks that share their letters.
-  ['J7 and 8 off', off('unplug', 'plug', 'J7', { known: 'J7' }), off('lift', 'part', 'J8')],
+  ['J7 and 8 off', off('unplug', 'plug', 'J7', { known: 'J7' }), off('unplug', 'plug', 'J8')],
   [
     'unplug CN4, 5 and 6',
     off('unplug', 'plug', 'CN4'),
     off('unplug', 'plug', 'CN5'),
     off('unplug', 'plug', 'CN6'),
   ],
+  [
+    'J1 through J3 off > bag 1',
+    off('unplug', 'plug', 'J1'),
+    off('unplug', 'plug', 'J2'),
+    off('unplug', 'plug', 'J3', { place: { kind: 'bag', label: '1' } }),
+  ],
+  [
+    'unplug J6-J8',
+    off('unplug', 'plug', 'J6'),
+    off('unplug', 'plug', 'J7', { known: 'J7' }),
+    off('unplug', 'plug', 'J8'),
+  ],
+  ['unplug J3-J1', off('unplug', 'plug', 'J3-J1')],
   ['unplug B1, 2', off('unplug', 'plug', 'B1'), off('unplug', 'plug', 'B2', { known: 'B2' })],
   ['unplug J7, 8 wires', off('unplug', 'plug', 'J7', { wires: 8 })],
   // What only is so, or was opened, is not off.
@@ -474,6 +512,9 @@ const TABLE: Row[] = [
   ['5 hooks rear cover > bag 1', off('lift', 'part', 'hooks rear cover', { count: 5 })],
   ['lift the flap', moved('unlatch', { name: 'flap' })],
   ['flip up both latches', moved('unlatch', { name: 'both latches' })],
+  ['slide FX-L out', off('unplug', 'plug', 'FX-L', { known: 'FX-L' })],
+  ['slid the left stick flex (ZIF) out', off('unplug', 'plug', 'left stick flex (ZIF)', { known: 'FX-L' })],
+  ['flip the ZIF latch', moved('unlatch', { name: 'ZIF latch' })],
   ['slide the locking bar of W1', moved('unlatch', { name: 'W1', known: 'W1' })],
   ['lift lever arm', off('lift', 'part', 'lever arm')],
   ['hi-fi tower face down on the bench', moved('flip', { to: 'face down' })],
@@ -534,6 +575,39 @@ const TABLE: Row[] = [
   ['fan 12 stays on', moved('look', { name: 'fan 12', note: 'stays on' })],
   ['gland loosened', moved('look', { name: 'gland', note: 'loosened' })],
   ['lamp lead pulled through the frame', off('unplug', 'plug', 'lamp lead', { note: 'through the frame' })],
+  // A thread is no motor, a row of terminals no thread.
+  ['M1.2x2.5 tri-wing rear cover', screw({ thread: 'M1.2', lengthMm: 2.5, drive: 'Y', fromKnown: 'rear' })],
+  ['wires out of terminals 1-16', off('lift', 'part', 'wires out of terminals 1-16')],
+  // How it is held, where it hangs, what waits: nothing of it came off.
+  ['fan 12 held by 2 levers', moved('look', { name: 'fan 12', note: 'held by 2 levers' })],
+  ['pad stuck to rear cover', moved('look', { name: 'pad', note: 'stuck to rear cover' })],
+  ['fan 12 is hot', moved('look', { name: 'fan 12', known: 'F12', note: 'hot' })],
+  ['lead out of its guide', moved('look', { name: 'lead', note: 'out of its guide' })],
+  ['let it cool 20 min', moved('wait', { minutes: 20 })],
+  ['3 hooks', moved('unlatch', { name: '3 hooks' })],
+  ['thermal compound cleaned', moved('clean', { name: 'thermal compound' })],
+  ['taped the terminals', moved('tape', { name: 'terminals' })],
+  ['labelled W1', moved('mark', { name: 'W1', known: 'W1' })],
+  ['J7 off, hold the latch', off('unplug', 'plug', 'J7', { note: 'hold the latch' })],
+  // What it is was said before.
+  [
+    'slide fan 12 to the left and lift it off',
+    off('lift', 'part', 'fan 12', { known: 'F12', note: 'to the left' }),
+  ],
+  ['W1 off battery 9', off('unplug', 'plug', 'W1', { known: 'W1', from: 'battery 9' })],
+  ['fan 12: 14 connectors', off('unplug', 'plug', 'connectors', { count: 14, from: 'fan 12' })],
+  ['main plug off: red, black', off('unplug', 'plug', 'main plug', { note: 'red, black' })],
+  ['spades off, 6 pcs', off('lift', 'part', 'spades', { count: 6 })],
+  ['fan 12 unsoldered, 2 points', off('unsolder', 'plug', 'fan 12', { note: '2 points' })],
+  ['battery 1 pulled with the tab', off('lift', 'part', 'battery 1', { known: 'B1', tool: 'tab' })],
+  ['flex plug popped off with spudger', off('lift', 'part', 'flex plug', { tool: 'spudger' })],
+  [
+    'fan 12 unclipped from 4 standoffs',
+    off('unclip', 'part', 'fan 12', { known: 'F12', from: '4 standoffs' }),
+  ],
+  ['shim under the screw', off('lift', 'part', 'shim under the screw')],
+  ['rear cover hinges down', off('lift', 'part', 'rear cover', { known: 'rear' })],
+  ['every plug off fan 12', off('unplug', 'plug', 'plug', { count: null, from: 'fan 12' })],
   ['pulled the label back', off('lift', 'part', 'label', { aside: true })],
   // Looked at, measured, discharged: nothing of it came off.
   ['measured 0.3 V at the big cap', moved('measure', { name: '0.3 V at the big cap' })],

@@ -93,6 +93,9 @@ function unknownThings(said: readonly Word[], rest: readonly Word[]): Word[][] |
  */
 export function listed(words: Word[]): Word[][] {
   const verb = verbAt(words, 0);
+  // "J1, J2 and J3", without a word for what was done.
+  const bare = words.every((w, i) => (i % 2 === 0 ? isOne(w) : joins(w)));
+  if (!verb && bare && words.length > 1) return words.filter((_, i) => i % 2 === 0).map((w) => [w]);
   if (!verb?.verb.takes || verb.verb.takes === 'fastener') return [words];
   let at = verb.used;
   while (isLeading(words[at])) at++;

@@ -8,47 +8,74 @@ const JOINS = /^(?:and|&|\+|,|;)$/;
 /** What may follow a number that is the rest of a mark: nothing that it counts. */
 const ENDS = /^(?:and|&|\+|,|;|>|\(|off|out|from|unplugged|disconnected|pulled|removed|aside|then|with)$/;
 
+/** More of them than these is no row of plugs. */
+const MOST = 40;
+
+/** Marks from one to another: "J1 through J14", "J1-J4"; null where it is no such row. */
+function row(from: string, to: string): string[] | null {
+  const [a, b] = [from, to].map((m) => /^([a-z]{1,4})(\d{1,4})$/i.exec(m));
+  const [first, last] = [Number(a?.[2]), Number(b?.[2])];
+  const same = a && b && a[1]?.toLowerCase() === b[1]?.toLowerCase();
+  if (!same || last <= first || last - first >= MOST) return null;
+  return Array.from({ length: last - first + 1 }, (_, k) => `${a[1]}${first + k}`);
+}
+
+/** The words that stand for each of several marks, parted by commas, in the place of those that said so. */
+function each(
+  marks: readonly string[],
+  { from, to }: { from: number; to: number },
+  names: readonly Named[],
+): Word[] {
+  return marks.flatMap((meant, i): Word[] => {
+    const named = names.find((n) =>
+      [n.name, n.id, ...(n.aliases ?? [])].some((c) => plainOf(c) === plainOf(meant)),
+    );
+    const word = { type: 'word', text: plainOf(meant), from, to, meant };
+    const own = named ? { ...word, found: { named, from, to } } : word;
+    return i === 0 ? [own] : [{ type: 'comma', text: ',', from, to }, own];
+  });
+}
+
 /**
- * Marks that share their letters: "J7 and 8" is J7 and J8.
+ * Marks that share their letters: "J7 and 8" is J7 and J8, "J1 through J3" is J1, J2 and J3.
  *
  * @param words of a line, names made whole
  * @param text the line
  * @param names what has a name
- * @returns the words, with the numbers that stand for a mark made one
+ * @returns the words, with each mark that is meant a word of its own
  * @example withMarks(words, 'J7 and 8 off', [])[2].meant // 'J8'
  */
 export function withMarks(words: readonly Word[], text: string, names: readonly Named[]): Word[] {
   const out: Word[] = [];
+  const written = (w: Word | undefined) => (w ? (w.meant ?? text.slice(w.from, w.to)) : '');
   for (const [i, w] of words.entries()) {
-    const next = words[i + 1];
     const [mark, joint] = [out.at(-2), out.at(-1)];
+    const next = words[i + 1];
     const ends = next === undefined || (!next.found && ENDS.test(next.text));
-    const letters =
-      mark && /^word$/.test(mark.type) ? MARKED.exec(mark.meant?.toLowerCase() ?? mark.text)?.[1] : undefined;
-    if (
-      !letters ||
-      !joint ||
-      joint.found ||
-      !JOINS.test(joint.text) ||
-      w.type !== 'number' ||
-      !/^\d{1,4}$/.test(w.text) ||
-      !ends
-    ) {
-      out.push(w);
-      continue;
-    }
-    const written = mark?.meant ?? text.slice(mark?.from, mark?.to);
-    const meant = `${written.slice(0, letters.length)}${w.text}`;
-    const named = names.find((n) =>
-      [n.name, n.id, ...(n.aliases ?? [])].some((c) => plainOf(c) === plainOf(meant)),
-    );
-    out.push({
-      ...w,
-      type: 'word',
-      text: plainOf(meant),
-      meant,
-      ...(named ? { found: { named, from: w.from, to: w.to } } : {}),
-    });
+    const isJoint = joint !== undefined && !joint.found;
+    const letters = mark?.type === 'word' ? MARKED.exec(written(mark).toLowerCase())?.[1] : undefined;
+    const inOne = w.found ? null : /^(.+)-(.+)$/.exec(written(w));
+    const span = inOne
+      ? row(inOne[1] as string, inOne[2] as string)
+      : isJoint && /^(?:through|thru|to|-)$/.test(joint.text)
+        ? row(written(mark), written(w))
+        : null;
+    if (span)
+      out.splice(
+        inOne ? out.length : -2,
+        2,
+        ...each(span, { from: inOne ? w.from : (mark?.from ?? w.from), to: w.to }, names),
+      );
+    else if (
+      letters &&
+      isJoint &&
+      JOINS.test(joint.text) &&
+      w.type === 'number' &&
+      /^\d{1,4}$/.test(w.text) &&
+      ends
+    )
+      out.push(...each([`${written(mark).slice(0, letters.length)}${w.text}`], w, names));
+    else out.push(w);
   }
   return out;
 }

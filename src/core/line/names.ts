@@ -21,6 +21,8 @@ export interface NameFound {
 }
 
 const isInWord = (c: string | undefined) => c !== undefined && /[\p{L}\p{N}]/u.test(c);
+/** A number goes on: the motor M1 is not meant in M1.2. */
+const goesOn = (rest: string) => /^\.\d/.test(rest);
 
 /** What it is called; the id of a cover is no name that anybody sees. */
 const callsOf = (n: Named) =>
@@ -52,7 +54,7 @@ export function namesIn(text: string, names: readonly Named[]): NameFound[] {
   for (const { named, call } of calls) {
     for (let at = plain.indexOf(call); at >= 0; at = plain.indexOf(call, at + 1)) {
       const to = at + call.length;
-      const whole = !isInWord(plain[at - 1]) && !isInWord(plain[to]);
+      const whole = !isInWord(plain[at - 1]) && !isInWord(plain[to]) && !goesOn(plain.slice(to));
       if (whole && !found.some((f) => at < f.to && f.from < to)) found.push({ named, from: at, to });
     }
   }

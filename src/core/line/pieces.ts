@@ -30,7 +30,10 @@ const OF_IT = /^(?:,|;|>|in|with|at|on|and|to|by|from|then|when)$/;
 /** Whether a number says how many of something: "ties 1, 2 and 3" does not, nor "1 is longer". */
 const counts = (next: Word | undefined): boolean =>
   next !== undefined &&
-  (next.found !== undefined || !/^(?:,|;|>|and|is|are|was|were|has|have|still)$/.test(next.text));
+  (next.found !== undefined ||
+    !/^(?:,|;|>|and|is|are|was|were|has|have|still|pcs?|pieces|points|joints|places|turns|times|o'clock)$/.test(
+      next.text,
+    ));
 
 /** What a thing is good for: "fuse out, 2a slow". */
 const FIGURE = /^\d+(?:\.\d+)?(?:m?a|m?v|k?w|wh|m?ah|ohms?|[unp]f|k|hz|c)$/;
@@ -42,6 +45,7 @@ const goesOn = ([w, next]: readonly Word[]): boolean =>
     saysItIsTold(w) ||
     FIGURE.test(w.text) ||
     /^(?:contacts|wires)$/.test(w.type) ||
+    (w.type === 'number' && next !== undefined && !counts(next)) ||
     saysItWasLaid(w) ||
     saysInPassing(w) ||
     (saysHowItIs(w) && (next === undefined || OF_IT.test(next.text))));

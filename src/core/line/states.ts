@@ -2,7 +2,7 @@ import type { Word } from './piece';
 
 /** How a thing is, or was found: it says nothing that came off. Common practice, no source. */
 const IS_SO =
-  /^(?:hot|warm|cold|stuck|dirty|wet|broken|cracked|worn|torn|rusty|bent|burnt|burned|swollen|scratched|stripped|glued|seized|captive|loose|tight|intact|wrapped|longer|shorter|different|dangling|needed|required|locked|held|fixed|secured|sealed|loosened|slackened)$/;
+  /^(?:hot|warm|cold|stuck|dirty|wet|broken|cracked|worn|torn|rusty|bent|burnt|burned|swollen|scratched|stripped|glued|seized|captive|loose|tight|intact|wrapped|longer|shorter|different|dangling|needed|required|locked|held|fixed|secured|sealed|loosened|slackened|broke|freed)$/;
 
 /** How it was set down: "leaned against the wall". */
 const LAID =
@@ -10,13 +10,14 @@ const LAID =
 
 /** What opens, or what to mind: told beside, and nothing that came off as well. */
 const TOLD =
-  /^(?:zif|latch|latches|levers?|flaps?|watch|mind|careful|beware|remember|do|don't|not|no|leave|leaving|like)$/;
+  /^(?:zif|latch|latches|levers?|flaps?|watch|mind|careful|beware|remember|do|don't|not|no|leave|leaving|like|hold|keep|press|push|squeeze|see)$/;
 
 /** In which order, or how easily. */
 const IN_PASSING = /^(?:first|easily|carefully)$/;
 
 /** Where the tail of a thing went, that is no part of its name: "front panel forward", "ribbon both ends". */
-const WENT = /^(?:forwards?|backwards?|down|up|out|free|away|sideways|both|ends|face|upside|complete)$/;
+const WENT =
+  /^(?:forwards?|backwards?|down|up|out|free|away|sideways|both|ends|face|upside|complete|completely|straight)$/;
 
 const says = (w: Word | undefined, what: RegExp): boolean => w !== undefined && !w.found && what.test(w.text);
 

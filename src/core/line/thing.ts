@@ -10,6 +10,7 @@ const TIES = /\b(?:ties?|straps?|zip|strings?|wires?|leads?|cables?|loom|lacing|
 const GLUES = /\b(?:adhesives?|glue|silicone|sealant)\b/;
 const TAPES = /\b(?:tape|foil|film|label|sticker|kapton|gasket|pad|mylar)s?\b/;
 const LEADS = /\b(?:lead|cable|flex|ribbon|wire|harness|plug|connector)s?\b/;
+const PLUGS_LAST = /\b(?:plug|connector)s?$/;
 const LEADS_LAST = /\b(?:lead|cable|flex|ribbon|harness|plug|connector)s?$/;
 /** What is made of things, and is none of them. */
 const PICTURES = /^(?:photos?|pictures?|pics?)\b/;
@@ -54,14 +55,22 @@ function readOff(piece: Piece): string | undefined {
     const next = all[i + 1];
     const the = next?.text === 'the' && i + 2 < all.length;
     // "W1 from A3" is W1; a lead from somewhere may be called by that.
-    if (w.text === 'from') return i === 1 && named(all[0]) && (the || named(next));
+    if (w.text === 'from')
+      return (
+        i === 1 &&
+        named(all[0]) &&
+        (the || named(next) || (all[0]?.found !== undefined && next !== undefined))
+      );
     // "unplug ribbon at board A": which end of it.
     if (/^(?:at|on)$/.test(w.text))
       return i === 1 && next !== undefined && (all[0]?.found ?? next.found) !== undefined;
-    return w.text === 'off' && i > 0 && (the || next?.found !== undefined);
+    if (w.text !== 'off' || i === 0 || next === undefined) return false;
+    return (
+      the || next.found !== undefined || (i === 1 && all[0]?.found !== undefined && next.type === 'word')
+    );
   });
   if (at < 0) return undefined;
-  const end = piece.rest.findIndex((w, i) => i > at && !w.found && w.type !== 'word');
+  const end = piece.rest.findIndex((w, i) => i > at && !w.found && !/^(?:word|number)$/.test(w.type));
   const words = piece.take(at, (end < 0 ? piece.rest.length : end) - at, 'from').slice(1);
   const own = words.filter((w, i) => i > 0 || w.found || w.text !== 'the');
   return own[0] && piece.original({ from: own[0].from, to: own.at(-1)?.to ?? 0 });
@@ -81,6 +90,9 @@ function kindOf(
   // Nobody lifts a header: what is meant is what is plugged into it.
   const onto = known?.kind === 'header' && (takes === undefined || verb?.does === 'lift');
   if (known?.kind === 'plug' || onto) return 'plug';
+  // "slide the flex out": a lead that has a name is parted, however it is pulled.
+  if (verb?.does === 'slide' && known && LEADS_LAST.test(known.name.toLowerCase().replace(/\s*\(.*\)$/, '')))
+    return 'plug';
   if (verb?.or?.includes('plug') && takes === 'part')
     return (known && LEADS.test(known.name.toLowerCase())) ||
       LEADS.test(plain) ||
@@ -91,7 +103,8 @@ function kindOf(
   if (takes) return 'part';
   if (known) return 'part';
   // "the main lead", without a word for what was done to it.
-  if (verb === undefined && !counted && LEADS_LAST.test(plain)) return 'plug';
+  if (verb === undefined && PLUGGED.test(plain)) return 'plug';
+  if (verb === undefined && (PLUGS_LAST.test(plain) || (!counted && LEADS_LAST.test(plain)))) return 'plug';
   if (/^tape\b|\btape$/.test(plain)) return 'tape';
   return /\bties?\b/.test(plain) ? 'tie' : 'part';
 }
@@ -133,7 +146,9 @@ export function thing(
   if (verb && piece.rest.length > 1 && !piece.rest[0]?.found && /^plug$/.test(piece.rest[0]?.text ?? ''))
     piece.take(0, 1, 'what');
   const { said: name, words } = piece.words('what');
-  if (!name) return verb ? { does: verb.does, takesOff: Boolean(verb.takes), ...rest } : null;
+  // "slide it to the left and lift it off": what it is was said.
+  if (!name || /^(?:it|them|that|both)$/i.test(name))
+    return verb ? { does: verb.does, takesOff: Boolean(verb.takes), ...rest } : null;
   const plain = name.toLowerCase();
   if (
     verb?.does === 'cut' &&
@@ -162,7 +177,7 @@ export function thing(
   return {
     // What is pulled and has contacts is unplugged, whatever word is used for it.
     does:
-      (verb?.does === 'lift' && kind === 'plug' ? 'unplug' : verb?.does) ??
+      (kind === 'plug' && (verb?.does === 'lift' || verb?.does === 'slide') ? 'unplug' : verb?.does) ??
       ({ plug: 'unplug', tape: 'peel', tie: 'cut' } as Partial<Record<ThingKind, string>>)[kind] ??
       'lift',
     takesOff: true,

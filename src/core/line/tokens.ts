@@ -12,6 +12,9 @@ export interface Token {
 
 const N = '\\d+(?:\\.\\d+)?';
 const END = '(?![\\w/])';
+/** Numbered threads of the unified series, coarse and fine: "1-16" is none, but a row of terminals. ASME B1.1, from memory. */
+const NUMBERED =
+  '0-80|1-64|1-72|2-56|2-64|3-48|3-56|4-40|4-48|5-40|5-44|6-32|6-40|8-32|8-36|10-24|10-32|12-24|12-28';
 const at = (source: string) => new RegExp(source);
 
 const LEXER = moo.compile({
@@ -22,7 +25,7 @@ const LEXER = moo.compile({
   open: at('\\('),
   shut: at('\\)'),
   inch: at(
-    `#?(?:\\d{1,2}-\\d{2}|\\d/\\d-\\d{2})(?:\\s*x\\s*(?:(?:\\d+\\s+)?\\d+/\\d+|${N})(?:\\s?(?:"|in\\b|inch\\b))?)?${END}`,
+    `#?(?:(?:${NUMBERED})|\\d/\\d-\\d{2})(?:\\s*x\\s*(?:(?:\\d+\\s+)?\\d+/\\d+|${N})(?:\\s?(?:"|in\\b|inch\\b))?)?${END}`,
   ),
   metric: at(`(?:m|st)\\s?${N}(?:\\s*(?:x|by)\\s*${N})?(?:\\s?mm)?${END}`),
   count: at('\\d{1,3}\\s*x(?=\\s|[a-z#]|\\d{1,2}-|\\d{1,2}/|$)'),

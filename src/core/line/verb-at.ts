@@ -4,7 +4,7 @@ import { type LineVerb, VERBS } from './verbs';
 
 /** Verbs whose past says how a thing is, and not what was done to it: a marked screw, a soldered lead. */
 const NOT_TOLD =
-  /^(?:mark|label|dot|tape|tape over|tape off|solder|set|switch|wait|rest|lamp on|solvent|alcohol|ipa|isopropanol|prop|prop up|reading|photos? of|pictures? of)$/;
+  /^(?:mark|label|dot|tape|tape over|tape off|solder|set|switch|wait|rest|lamp on|solvent|alcohol|ipa|isopropanol|prop|prop up|marked the|labell?ed|taped (?:the|over|up)|let it cool|let cool|cool down|reading|photos? of|pictures? of)$/;
 
 /** Verbs that are things as well: a label that is off is not labelled. */
 const THINGS_TOO = /^(?:heat|mark|clean|solder|wait|look|measure|discharge)$/;
@@ -53,8 +53,13 @@ const LAST = [
   'release',
   'pull',
 ];
-const MAY_END = new Set([...LAST, ...LAST.flatMap(toldOf)]);
-const TOLD_LAST = new Set(LAST.flatMap(toldOf));
+/** What stands last only as it is told: "thermal compound cleaned". */
+const TOLD_ONLY = [
+  ...['clean', 'wipe', 'heat', 'warm', 'scrape', 'inspect', 'check', 'measure', 'discharge', 'photograph'],
+  ...['pop', 'pry', 'slide', 'slip', 'unlatch', 'unlock'],
+];
+const TOLD_LAST = new Set([...LAST, ...TOLD_ONLY].flatMap(toldOf));
+const MAY_END = new Set([...LAST, ...TOLD_LAST]);
 const PARTICLE = /^(?:off|out|over|up|open|back)$/;
 const AWAY = /^(?:out|open)$/;
 const IS = /^(?:is|was|are|were)$/;
@@ -153,14 +158,25 @@ function ending(piece: Piece): LineVerb | undefined {
   }
   // "rubber mat peeled off the deck": what it was done from follows.
   const told = piece.at(
-    (w, i, all) => i > 0 && TOLD_LAST.has(w.text) && /^(?:off|out|from|of)$/.test(all[i + 1]?.text ?? ''),
+    (w, i, all) =>
+      i > 0 && TOLD_LAST.has(w.text) && /^(?:off|out|from|of|with|at|by)$/.test(all[i + 1]?.text ?? ''),
   );
   if (told > 0) {
     const verb = verbAt(piece.rest, told)?.verb;
     // "board lifted out and" is lifted; "mat peeled off the deck" is peeled off something.
-    const ends = /^(?:and|then)?$/.test(piece.rest[told + 2]?.text ?? '');
-    piece.take(told, ends ? 3 : 1, 'verb');
+    const small = /^(?:off|out)$/.test(piece.rest[told + 1]?.text ?? '');
+    const ends = small && /^(?:and|then|with)?$/.test(piece.rest[told + 2]?.text ?? '');
+    const joined = /^(?:and|then)$/.test(piece.rest[told + 2]?.text ?? '');
+    piece.take(told, ends ? (joined ? 3 : 2) : 1, 'verb');
     return verb;
+  }
+  // "plate hinges down": how it opens.
+  const opens = /^(?:hinges|swings|folds|tilts|slides|lifts|comes|pulls|pops)$/.test(
+    piece.rest[at - 1]?.text ?? '',
+  );
+  if (at > 1 && opens && /^(?:down|up|out|off|open|forward|back|aside)$/.test(last)) {
+    piece.take(at - 1, 2, 'verb');
+    return LIFT;
   }
   if (at < 1 || !MAY_END.has(last)) return undefined;
   const verb = verbAt(piece.rest, at)?.verb;

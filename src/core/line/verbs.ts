@@ -161,11 +161,15 @@ export const VERBS: LineVerb[] = [
     ],
     takes: null,
   },
-  { does: 'mark', words: ['mark', 'label', 'dot'], takes: null },
-  { does: 'tape', words: ['tape', 'tape over', 'tape off', 'insulate'], takes: null },
+  { does: 'mark', words: ['mark', 'label', 'dot', 'marked the', 'labelled', 'labeled'], takes: null },
+  {
+    does: 'tape',
+    words: ['tape', 'tape over', 'tape off', 'insulate', 'taped the', 'taped over', 'taped up'],
+    takes: null,
+  },
   { does: 'solder', words: ['solder'], takes: null },
   { does: 'lamp', words: ['lamp on'], takes: null },
-  { does: 'wait', words: ['wait', 'rest'], takes: null },
+  { does: 'wait', words: ['wait', 'rest', 'let it cool', 'let cool', 'cool down'], takes: null },
 ];
 
 /**

@@ -31,7 +31,7 @@ export function DescribedRows({
         what you can reach after that element.
       </p>
       <div className="overflow-x-auto">
-        <table className="plain min-w-[1090px]">
+        <table className="plain min-w-[1110px]">
           <thead>
             <tr>
               <th scope="col">Mark</th>
@@ -78,14 +78,14 @@ export function DescribedRows({
                       {...text('name')}
                     />
                   </td>
-                  <td className={`${cell} w-[130px]`}>
+                  <td className={`${cell} w-[124px]`}>
                     <select className="input" aria-label={`Kind of row ${i + 1}`} {...text('kind')}>
                       {ELEMENT_KINDS.map((k) => (
                         <option key={k}>{k}</option>
                       ))}
                     </select>
                   </td>
-                  <td className={`${cell} w-[110px]`}>
+                  <td className={`${cell} w-[134px]`}>
                     {covers.length > 1 ? (
                       <select
                         className="input"
