@@ -52,7 +52,9 @@ for (const { by, hand: made, test, use } of HANDS)
       await planned(bench, 'Cuts out uphill', /^B1 /, /Replace B1/);
 
       // The gate lies under the lid: it cannot be ticked before, and does not hold the lid.
-      await expect(page.getByRole('heading', { name: 'No gate holds the way in' })).toBeVisible();
+      await expect(
+        page.getByRole('heading', { name: 'No gate holds the sealed lid; Lithium pack waits under it' }),
+      ).toBeVisible();
       const pack = page.getByRole('region', { name: 'Gate: Lithium pack', exact: true });
       await hand.press(/^1\. .* parted/);
       await hand.press(/^2\. .* parted/);

@@ -1,8 +1,9 @@
 /**
  * How a promise is broken to see whether its test notices: words of the promise, one change to the code, and the
- * test that has to fail. A change whose words are no longer there is told as that.
+ * test that has to fail. A change whose words are no longer there is told as that. Where the test runs what is built,
+ * the copy is built with the change.
  *
- * @type {{ promise: string, file: string, from: string, to: string, test: string, named: string }[]}
+ * @type {{ promise: string, file: string, from: string, to: string, test: string, named: string, built?: true }[]}
  */
 // biome-ignore-start lint/suspicious/noTemplateCurlyInString: code as it stands in a file
 export const BREAKS = [
@@ -438,6 +439,111 @@ export const BREAKS = [
     to: '',
     test: 'tests/hand-over.test.ts',
     named: 'what a person may be named in is blanked',
+  },
+  {
+    promise: 'Mulch listens beyond its machine only',
+    file: 'scripts/serve.mjs',
+    from: "if (beyond && !tls && process.env.MULCH_PLAIN !== 'yes')",
+    to: "if (beyond && !tls && process.env.MULCH_PLAIN === 'never')",
+    test: 'tests/serve.test.ts',
+    named: 'it listens only with somebody registered',
+  },
+  {
+    promise: 'Headers and plugs as CSV come back as they went',
+    file: 'src/core/map-file/harness-tables.ts',
+    from: 'row ${MOST_HARNESS_ROWS + 2}',
+    to: 'row ${MOST_HARNESS_ROWS + 1}',
+    test: 'tests/harness.test.ts',
+    named: '20,000 rows are refused',
+  },
+  {
+    promise: 'A job keeps the chemistry rows it was judged with',
+    file: 'src/core/fit/replace-by.ts',
+    from: 'const row = rowOfClass(rows, s?.chemistry);',
+    to: 'const row = rowOfClass(rows.length ? CHEMISTRY_ROWS : rows, s?.chemistry);',
+    test: 'tests/batteries.test.ts',
+    named: 'keeps the chemistry it was judged with',
+  },
+  {
+    promise: 'Every kind of event and every endpoint takes what its schema describes',
+    file: 'src/core/schema/words.ts',
+    from: 'Type.Object(properties, { additionalProperties: false, ...options });',
+    to: 'Type.Object(properties, { additionalProperties: true, ...options });',
+    test: 'tests/kinds.test.ts',
+    named: 'is taken as its schema describes it',
+    built: true,
+  },
+  {
+    promise: 'A name that is not there and a passcode that is wrong are answered alike',
+    file: 'src/server/people/people.ts',
+    from: '  if (!(await fits(passcode, row?.passcode)) || !row)',
+    to: "  if (!row) throw new Problem(401, 'Not signed in', 'nobody is called that', path);\n  if (!(await fits(passcode, row.passcode)))",
+    test: 'tests/people.test.ts',
+    named: 'unknown name and wrong passcode are answered alike',
+    built: true,
+  },
+  {
+    promise: 'Once somebody is registered every page and endpoint of the build asks',
+    file: 'src/server/people/door.ts',
+    from: "return OPEN_PAGES.has(path.replace(/\\/$/, '')) ? 'anyone' : 'looker';",
+    to: "return OPEN_PAGES.has(path.replace(/\\/$/, '')) || path.startsWith('/units') ? 'anyone' : 'looker';",
+    test: 'tests/people.test.ts',
+    named: 'every page of the build asks',
+    built: true,
+  },
+  {
+    promise: 'What one device records is told to the others as it happens',
+    file: 'src/server/live/hub.ts',
+    from: '  for (const l of jobs.get(job) ?? []) l.moved(seq);',
+    to: '  for (const l of [...(jobs.get(job) ?? [])].slice(1)) l.moved(seq);',
+    test: 'tests/live.test.ts',
+    named: '',
+    built: true,
+  },
+  {
+    promise: 'No file stops the server: archives are counted while they unpack',
+    file: 'src/server/map-file.ts',
+    from: '      if (size > MOST_BYTES) {',
+    to: '      if (size > MOST_BYTES * 1000) {',
+    test: 'tests/bad-files.test.ts',
+    named: 'that unpacks to more than it says is stopped at the limit',
+    built: true,
+  },
+  {
+    promise: 'Bad input is answered as problem+json with the path of the field',
+    file: 'src/server/problem.ts',
+    from: '...(path ? { path } : {}),',
+    to: '...(path ? {} : {}),',
+    test: 'tests/process.test.ts',
+    named: 'bad input gets a clear 4xx as problem+json',
+    built: true,
+  },
+  {
+    promise: 'No script runs that the policy does not name; writes from other sites are refused',
+    file: 'src/middleware.ts',
+    from: "  if (site && site !== 'same-origin' && site !== 'none') return true;",
+    to: "  if (site === 'elsewhere') return true;",
+    test: 'tests/process.test.ts',
+    named: 'writes from another site are refused',
+    built: true,
+  },
+  {
+    promise: 'A database that lost entries, is empty, damaged',
+    file: 'src/data/workshop.ts',
+    from: '  if (lost > 0)',
+    to: '  if (lost > 1_000_000)',
+    test: 'tests/store-faults.test.ts',
+    named: 'that lost its last entries is noticed',
+    built: true,
+  },
+  {
+    promise: 'Other requests are answered while a heavy computation goes on',
+    file: 'src/server/threads/beside.ts',
+    from: '    if (there.queueSize >= MOST_WAITING)',
+    to: '    if (there.queueSize >= MOST_WAITING * 100)',
+    test: 'tests/process.test.ts',
+    named: 'a heavy computation holds nobody up',
+    built: true,
   },
 ];
 // biome-ignore-end lint/suspicious/noTemplateCurlyInString: end of the code

@@ -19,8 +19,25 @@ for (const file of execFileSync('git', ['ls-files', '-z'], { encoding: 'utf8' })
   mkdirSync(path.dirname(path.join(copy, file)), { recursive: true });
   cpSync(file, path.join(copy, file));
 }
-for (const made of ['node_modules', 'dist', 'src/gen'])
-  symlinkSync(path.resolve(made), path.join(copy, made));
+symlinkSync(path.resolve('node_modules'), path.join(copy, 'node_modules'));
+
+/** The copy as it is built before anything is broken: what is built anew there stays there. */
+function unbroken() {
+  for (const made of ['dist', 'src/gen']) {
+    rmSync(path.join(copy, made), { recursive: true, force: true });
+    cpSync(made, path.join(copy, made), { recursive: true });
+  }
+}
+unbroken();
+
+/** Builds the copy as it stands. */
+function build() {
+  const { status, stderr } = spawnSync(process.execPath, ['scripts/ensure-build.mjs'], {
+    cwd: copy,
+    encoding: 'utf8',
+  });
+  if (status !== 0) throw new Error(`the copy cannot be built: ${stderr}`);
+}
 
 /** Whether the tests of a break pass as the copy stands. */
 function passes({ test, named }) {
@@ -47,9 +64,11 @@ function wrong(b) {
     whole.replace(b.from, () => b.to),
   );
   try {
+    if (b.built) build();
     return passes(b) ? 'was broken and nothing noticed' : undefined;
   } finally {
     writeFileSync(at, whole);
+    if (b.built) unbroken();
   }
 }
 

@@ -331,6 +331,21 @@ describe('what is new is looked at before a pack makes it live', () => {
     b.tell({ type: 'item.returned', item: b.item('hall lead'), count: 1, state: 'plugged' });
     expect(steps().slice(0, 3)).toEqual(['prove hall lead', 'prove new controller', 'return main lead']);
   });
+  it('a pack that is new hangs on its own leads: it is proven after them', () => {
+    const b = ready(scooter());
+    b.line('lift sealed lid > shelf');
+    gate(b, ['balance lead', 'main lead']);
+    b.tell({ type: 'part.removed', name: 'old pack' });
+    b.tell({ type: 'preparation.ticked', line: 'polarity', note: '+37 V' });
+    b.tell({ type: 'part.fitted', name: 'new pack' });
+    expect(wayBackOf(b.state()).map((s) => `${s.kind} ${s.item?.name ?? s.cover?.name}`)).toEqual([
+      'return main lead',
+      'return balance lead',
+      'prove new pack',
+      'return sealed lid',
+      'close sealed lid',
+    ]);
+  });
 });
 
 describe('gates that can be met, and only then', () => {

@@ -132,7 +132,7 @@ function homeward(ledger: Ledger): Item[] {
  * its own screws. Things already home are left out.
  *
  * @param ledger now
- * @param arms whether a thing makes something live once it is in; what is new is proven before the last of them
+ * @param arms whether a thing makes something live once it is in: all else that is new is proven before the last of them
  * @returns steps in their order, the next first
  * @example wayBack(ledger)[0].text // 'Plug in J7'
  */
@@ -165,8 +165,10 @@ export function wayBack(ledger: Ledger, arms: (item: Item) => boolean = () => fa
   const rest = steps.filter((s) => !proofs.includes(s));
   const cover = rest.findIndex((s) => s.kind === 'close' || s.item?.cover);
   let at = cover < 0 ? rest.length : cover;
+  // A new pack hangs on its own leads.
+  rest.splice(at, 0, ...proofs.filter((s) => s.item && arms(s.item)));
   const isLive = (s: WayBackStep | undefined) => s?.item !== undefined && arms(s.item);
   while (at > 0 && isLive(rest[at - 1])) at--;
-  rest.splice(at, 0, ...proofs);
+  rest.splice(at, 0, ...proofs.filter((s) => !s.item || !arms(s.item)));
   return rest;
 }
