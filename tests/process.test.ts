@@ -344,18 +344,26 @@ describe('computations as endpoints', () => {
 
 describe('bad input gets a clear 4xx as problem+json, never a 500', () => {
   const good = { elements: [{ id: 'a', weight: 1, repairMinutes: 9 }], checks: [] };
-  const cases: [string, string, unknown, number, RegExp][] = [
+  const cases: [string, string, unknown, number, RegExp, string?][] = [
     ['not JSON', '/api/compute/trace', '{', 400, /not JSON/],
     ['empty', '/api/compute/trace', '', 400, /not JSON/],
     ['null', '/api/compute/trace', 'null', 400, /must be object/],
-    ['unknown property', '/api/compute/trace', { ...good, colour: 'red' }, 400, /colour/],
-    ['unknown id', '/api/compute/trace', { ...good, log: [{ check: 'zz', outcome: 'ok' }] }, 422, /zz/],
+    ['unknown property', '/api/compute/trace', { ...good, colour: 'red' }, 400, /colour/, '/colour'],
+    [
+      'unknown id',
+      '/api/compute/trace',
+      { ...good, log: [{ check: 'zz', outcome: 'ok' }] },
+      422,
+      /zz/,
+      '/log/0/check',
+    ],
     [
       'weight as text',
       '/api/compute/trace',
       { elements: [{ id: 'a', weight: 'x', repairMinutes: 1 }], checks: [] },
       400,
       /must be number/,
+      '/elements/0/weight',
     ],
     [
       'far too many',
@@ -380,6 +388,7 @@ describe('bad input gets a clear 4xx as problem+json, never a 500', () => {
       { events: [{ type: 'item.eaten' }] },
       400,
       /item.eaten/,
+      '/events/0',
     ],
     [
       'a job on no unit',
@@ -419,7 +428,7 @@ describe('bad input gets a clear 4xx as problem+json, never a 500', () => {
     ],
     ['no such address', '/api/nothing', {}, 404, /openapi/],
   ];
-  it.each(cases)('%s', async (_n, where, body, status, words) => {
+  it.each(cases)('%s', async (_n, where, body, status, words, at) => {
     const res = await post(where, body);
     const text = await res.text();
     expect(res.status, text).toBe(status);
@@ -429,6 +438,7 @@ describe('bad input gets a clear 4xx as problem+json, never a 500', () => {
         status,
         title: expect.any(String),
         detail: expect.stringMatching(words),
+        ...(at ? { path: at } : {}),
       });
     }
   });

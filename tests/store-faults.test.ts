@@ -6,6 +6,7 @@ import {
   readFileSync,
   rmSync,
   truncateSync,
+  writeFileSync,
   writeSync,
 } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -82,6 +83,19 @@ describe('a database that is not what it was', () => {
     expect(events.at(-1)).toMatchObject({ text: '2' });
   });
 
+  it('that is older than the count beside it lacks what came since, and how much is said', async () => {
+    const data = await workshop();
+    const older = readFileSync(path.join(data, 'mulch.db'));
+    const mulch = await start({ data });
+    const [job] = await jobsOf(mulch);
+    for (let i = 0; i < 3; i++) expect((await post(mulch, job?.id, [note(`${i}`)])).status).toBe(200);
+    // The count follows within a second.
+    await new Promise((done) => setTimeout(done, 1000));
+    await mulch.kill();
+    for (const f of ['mulch.db-wal', 'mulch.db-shm']) rmSync(path.join(data, f), { force: true });
+    writeFileSync(path.join(data, 'mulch.db'), older);
+    await expect(start({ data })).rejects.toThrow(/the database lacks 3 of the \d+ entries/);
+  });
   it('of no bytes, beside the count of what was in it, is no new workshop', async () => {
     const data = folder();
     const first = await start({ demo: true, data });

@@ -533,7 +533,7 @@ export const BREAKS = [
     from: '  if (lost > 0)',
     to: '  if (lost > 1_000_000)',
     test: 'tests/store-faults.test.ts',
-    named: 'that lost its last entries is noticed',
+    named: 'that is older than the count beside it',
     built: true,
   },
   {
