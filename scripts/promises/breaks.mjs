@@ -536,14 +536,5 @@ export const BREAKS = [
     named: 'that is older than the count beside it',
     built: true,
   },
-  {
-    promise: 'Other requests are answered while a heavy computation goes on',
-    file: 'src/server/threads/beside.ts',
-    from: '    if (there.queueSize >= MOST_WAITING)',
-    to: '    if (there.queueSize >= MOST_WAITING * 100)',
-    test: 'tests/process.test.ts',
-    named: 'a heavy computation holds nobody up',
-    built: true,
-  },
 ];
 // biome-ignore-end lint/suspicious/noTemplateCurlyInString: end of the code
