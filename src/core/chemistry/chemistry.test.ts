@@ -15,6 +15,7 @@ import {
   rowOfClass,
   sameChargeVolts,
   seriesSaid,
+  voltsSaid,
 } from '.';
 
 const ROW = CHEMISTRY_ROWS.find((r) => r.chemistry === 'li-ion cell') as ChemistryRow;
@@ -37,6 +38,10 @@ describe('what the name of a battery says', () => {
     ['12.8 V LiFePO4', 'LFP cell', 4],
     ['siren SLA 12 V 7 Ah', 'AGM 12 V', 1],
     ['24 V lead bank', 'AGM 12 V', 2],
+    ['backup battery 12 V', 'AGM 12 V', 1],
+    ['24V bank', 'AGM 12 V', 2],
+    ['12 V Li-ion pack', 'li-ion cell', 3],
+    ['pack 11.12 V', 'li-ion cell', 3],
     ['9.6 V Ni-MH stick', 'NiMH cell', 8],
     // No voltage, or none that such cells add up to.
     ['deck pack', 'li-ion cell', undefined],
@@ -47,6 +52,16 @@ describe('what the name of a battery says', () => {
     expect(chemistrySaid(name)).toBe(chemistry);
     const row = CHEMISTRY_ROWS.find((r) => r.chemistry === chemistry) as ChemistryRow;
     expect(seriesSaid(name, row)).toBe(cells);
+  });
+  it('a lithium pack that is named among what can hurt is lithium, whatever its voltage; what the name says comes first', () => {
+    expect(chemistrySaid('12 V pack', true)).toBe('li-ion cell');
+    expect(chemistrySaid('12 V pack', false)).toBe('AGM 12 V');
+    expect(chemistrySaid('12.8 V LFP pack', true)).toBe('LFP cell');
+    expect([voltsSaid('pack 11,1 V'), voltsSaid('pack'), voltsSaid('J12 Vane')]).toEqual([
+      11.1,
+      undefined,
+      undefined,
+    ]);
   });
   it('what it reads at rest is that of a cell, so many times', () => {
     const [empty, full] = restSpan(ROW, 1);

@@ -3,4 +3,4 @@ export { checkChemistry, FIGURE_NAMES } from './check';
 export { pointsText, readPoints } from './points-text';
 export * from './row';
 export { CHEMISTRY_ROWS, rowOfClass, SHIPPED } from './rows';
-export { chemistrySaid, restSpan, seriesSaid } from './said';
+export { chemistrySaid, restSpan, seriesSaid, voltsSaid } from './said';

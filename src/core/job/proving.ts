@@ -1,6 +1,4 @@
-import { folded } from '../hazard';
-import type { MapElement } from '../unit';
-import { callsOf, leadCallsOf } from './called';
+import { ofBattery } from './of-battery';
 import { fixesOf } from './opening';
 import type { JobState } from './state';
 
@@ -19,12 +17,6 @@ type Source = (state: JobState) => ProvingLine[];
 
 const isBattery = (state: JobState, id: string | undefined) =>
   state.map.elements.find((e) => e.id === id)?.kind === 'battery';
-
-/** Whether a battery was out, or one of its leads, by whatever name. */
-function wasParted({ ledger }: JobState, battery: MapElement): boolean {
-  const said = [...callsOf(battery), ...leadCallsOf(battery)];
-  return ledger.items.some((i) => (i.kind === 'plug' || i.kind === 'part') && said.includes(folded(i.name)));
-}
 
 /** Words of cells that are not charged. Common practice, no source. */
 const PRIMARY = /\b(coin|button|primary|alkaline|non-rechargeable|[CB]R\s?\d{2,4}|LR\s?\d{1,2})/i;
@@ -53,7 +45,7 @@ const SOURCES: Source[] = [
     const battery = fitted ? fixed : state.map.elements.find((e) => e.kind === 'battery');
     return battery &&
       !isPrimary(battery.name, state.batteries[battery.id]?.request.new.chemistry) &&
-      (fitted || wasParted(state, battery))
+      (fitted || ofBattery(state, battery).length > 0)
       ? [
           {
             id: 'charging',

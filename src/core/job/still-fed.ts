@@ -1,7 +1,7 @@
-import { folded, saysPack } from '../hazard';
+import { folded } from '../hazard';
 import { tally } from '../ledger';
 import { HAZARDS, type MapElement } from '../unit';
-import { callsOf, leadCallsOf } from './called';
+import { ofBattery } from './of-battery';
 import { outsOf } from './opening';
 import type { JobState } from './state';
 
@@ -17,18 +17,6 @@ export interface StillFed {
 /** Whether a gate of the unit is about this battery; a gate that names none is about all. */
 const isGated = ({ map }: JobState, battery: MapElement): boolean =>
   map.hazards.some((h) => HAZARDS[h.kind].isPack && (h.on === undefined || h.on === battery.id));
-
-/** Whether a battery lies in the tray, or one of its leads: by its name, or as the one battery there is. */
-function isParted({ ledger, map }: JobState, battery: MapElement): boolean {
-  const said = [...callsOf(battery), ...leadCallsOf(battery)];
-  const isOnly = map.elements.filter((e) => e.kind === 'battery').length === 1;
-  return ledger.items.some(
-    (i) =>
-      (i.kind === 'plug' || i.kind === 'part') &&
-      tally(i).off > 0 &&
-      (said.includes(folded(i.name)) || (isOnly && i.kind === 'plug' && saysPack(i.name))),
-  );
-}
 
 /**
  * Batteries in a unit that no gate is about: with the plug out they go on feeding it, until one of their
@@ -47,7 +35,7 @@ export function stillFed(state: JobState): StillFed[] {
     .flatMap((battery) => {
       const { id, leads = [] } = battery;
       const feeds = state.map.feeds.filter((f) => f.from === id && f.carries === 'power').map((f) => f.to);
-      return feeds.length === 0 || isParted(state, battery)
+      return feeds.length === 0 || ofBattery(state, battery).some((i) => tally(i).off > 0)
         ? []
         : [{ battery, feeds: [...new Set(feeds)], leads }];
     });

@@ -1,6 +1,7 @@
 import { type Place, placeTag, specOf, tally } from '../ledger';
 import { inUseWords } from './in-use';
 import { type Lesson, lessonOf } from './lesson';
+import { openAccess } from './open';
 import { fixesOf } from './opening';
 import { offCount, runOf } from './run';
 import type { JobState, Stop } from './state';
@@ -126,7 +127,7 @@ function owingOf(state: JobState): Partial<JobSummary> {
  */
 export function summarise(state: JobState): JobSummary {
   const lesson = lessonOf(state);
-  const open = !state.handedOver && state.ledger.covers.some((c) => c.state !== 'final');
+  const open = !state.handedOver && openAccess(state).length > 0;
   const fed = open ? stillFed(state).map((f) => f.battery.name) : [];
   return {
     id: state.id,

@@ -89,6 +89,8 @@ describe('what is a cover', () => {
     ['shell half', 'shell half'],
     ['cover with window', 'cover with window'],
     ['bottom', 'bottom'],
+    ['back glass', 'back glass'],
+    ['lens glass', undefined],
     // What is at a cover, or of one, is none.
     ['thermal pad stuck to back cover', undefined],
     ['plate spring', undefined],

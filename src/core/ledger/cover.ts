@@ -1,5 +1,8 @@
 const COVER_WORDS =
   /^(cover|lid|hatch|shield|panel|door|case|shell|bezel|plate|back|bottom|top|casing|housing)s?$/;
+/** What closes a unit where its side is said: a back glass. */
+const SIDED = /^(?:glass|sheet|wall|skin|cap)$/;
+const SIDE = /^(?:back|bottom|top|rear|front)$/;
 /** What follows says where it is, and not what. */
 const WHERE = /^(?:of|with|on|under|at|from|to|behind|over|in|for|between|near|off|out|beside|by|stuck|and)$/;
 /** What may stand behind what a thing is: its number, its side, that it is one of two. */
@@ -12,7 +15,7 @@ function isCalledCover(plain: string): boolean {
   const where = words.findIndex((w, i) => i > 0 && WHERE.test(w));
   const own = where < 0 ? words : words.slice(0, where);
   const is = own.findLastIndex((w) => !WHICH.test(w));
-  return COVER_WORDS.test(own[is] ?? '');
+  return COVER_WORDS.test(own[is] ?? '') || (SIDED.test(own[is] ?? '') && SIDE.test(own[is - 1] ?? ''));
 }
 
 /**

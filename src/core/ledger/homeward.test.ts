@@ -115,6 +115,7 @@ it.each([
   ['upside down', 'upside down'],
   ['over', 'over'],
   ['face down', 'face down'],
+  ['on its side', 'on its side'],
 ])('a unit turned %s is %s', (side, words) => {
   expect(sideUpWords(side)).toBe(words);
 });

@@ -31,7 +31,7 @@ export function sidesOf(ledger: Ledger): Map<string, string | null> {
  * @example sideUpWords('upside down') // 'upside down'
  */
 export const sideUpWords = (side: string): string =>
-  /\b(?:up|down|over|round|around|stood)$/i.test(side.trim()) ? side.trim() : `${side.trim()} up`;
+  /\b(?:up|down|over|round|around|stood)$|^on its\b/i.test(side.trim()) ? side.trim() : `${side.trim()} up`;
 
 /** What would fall when it is turned now, in words; empty when nothing would. */
 export const beforeTurn = (ledger: Ledger): string => {

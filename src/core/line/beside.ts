@@ -1,11 +1,11 @@
 import type { LineEntry } from './entry';
 import type { Piece, Word } from './piece';
 import { ownPlace, type Place, placeAt } from './place';
-import { saysHowItIs, saysItIsTold, saysItWasLaid } from './states';
+import { saysHowItIs, saysHowOften, saysItIsTold, saysItWasLaid } from './states';
 import { verbAt } from './verb-at';
 
 const TOOL_WORDS =
-  /^(?:driver|screwdriver|impact|spudger|card|picks?|blade|knife|tweezers|iron|gun|bit|socket|wrench|spanner|key|pliers|cutter|brush|lever|ratchet|extension|swab|cloth|wick|hook|sucker|scalpel|steel|metal|plastic|wood|hot|air|tab|gun|dryer|hairdryer|eraser|ipa|alcohol)$/;
+  /^(?:driver|screwdriver|impact|spudger|card|picks?|blade|knife|tweezers|iron|gun|bit|socket|wrench|spanner|key|pliers|cutter|brush|lever|ratchet|extension|swab|cloth|wick|hook|sucker|scalpel|steel|metal|plastic|wood|hot|air|tab|dryer|hairdryer|eraser|ipa|alcohol)$/;
 
 /** What it is done with: after "with", where a tool follows. */
 export function readTool(piece: Piece): string | undefined {
@@ -15,22 +15,26 @@ export function readTool(piece: Piece): string | undefined {
   const after = piece.rest.slice(at + 1, lasts < 0 ? undefined : lasts);
   if (!after.some((w) => TOOL_WORDS.test(w.text) || w.type === 'drive')) return undefined;
   const words = piece.take(at, after.length + 1, 'tool').slice(1);
-  return piece.original({ from: words[0]?.from ?? 0, to: words.at(-1)?.to ?? 0 }).replace(/^(?:a|the) /i, '');
+  return piece.typed(words).replace(/^(?:a|the) /i, '');
 }
 
-/** A note: in brackets, or after the word. */
+/** A note: in brackets, or after the word; the whole piece where it begins with that. */
 export function readNote(piece: Piece): string | undefined {
+  if (!piece.rest[0]?.found && /^notes?:?$/.test(piece.rest[0]?.text ?? '') && piece.rest.length > 1) {
+    const words = piece.take(0, piece.rest.length, 'note').slice(1);
+    return piece.typed(words[0]?.type === 'comma' ? words.slice(1) : words) || undefined;
+  }
   const open = piece.at((w) => w.type === 'open');
   if (open >= 0) {
     const shut = piece.rest.findIndex((w, i) => i > open && w.type === 'shut');
     const words = piece.take(open, (shut < 0 ? piece.rest.length : shut + 1) - open, 'note');
     const inner = words.filter((w) => w.type !== 'open' && w.type !== 'shut');
-    return inner[0] ? piece.original({ from: inner[0].from, to: inner.at(-1)?.to ?? 0 }) : undefined;
+    return piece.typed(inner) || undefined;
   }
   const at = piece.at((w, i) => i > 0 && /^note:?$/.test(w.text));
   if (at < 0 || at === piece.rest.length - 1) return undefined;
   const words = piece.take(at, piece.rest.length - at, 'note').slice(1);
-  return piece.original({ from: words[0]?.from ?? 0, to: words.at(-1)?.to ?? 0 });
+  return piece.typed(words);
 }
 
 /** A cup, bag or shelf that goes by more than a number: "> bench left", "> tin by the window". */
@@ -41,7 +45,7 @@ function named(piece: Piece, at: number, place: Place): Place {
   );
   const words = piece.take(at, (end < 0 ? piece.rest.length : end) - at, 'kept in');
   if (words.length === 0) return place;
-  return { ...place, label: piece.original({ from: words[0]?.from ?? 0, to: words.at(-1)?.to ?? 0 }) };
+  return { ...place, label: piece.typed(words) };
 }
 
 /** Whether words say that a thing was set down: "into the tin", "onto the tray", "on the bench". */
@@ -73,8 +77,6 @@ function laidAt({ rest }: Piece): number {
   });
 }
 
-/** How many times, at how many places: "2 points" of a soldered lead. */
-const OFTEN = /^(?:points|joints|places|turns|times|o'clock)$/;
 /** What the words of a plug say. */
 const ofPlug = (w: Word): boolean =>
   /^(?:contacts|wires|minutes)$/.test(w.type) || /^(?:latch|latched|lever|aside)$/.test(w.text);
@@ -84,7 +86,7 @@ function isRemark(words: readonly Word[], screws: boolean): boolean {
   const [first, second] = words;
   if (saysItIsTold(first)) return !words.every((w) => /^(?:latch|latched|lever)$/.test(w.text));
   if (screws) return words.every((w) => w.type !== 'comma') && words.some(saysHowItIs);
-  if (first?.type === 'number') return OFTEN.test(second?.text ?? '');
+  if (first?.type === 'number') return saysHowOften(second);
   const isWord = first?.type === 'word' && !/^(?:with|using|note:?)$/.test(first.text);
   return isWord && !words.some((w) => w.found) && !words.every(ofPlug);
 }
@@ -110,7 +112,7 @@ export function readRemark(piece: Piece, screws: boolean): string | undefined {
   const at = way < 0 ? comma : way;
   if (at < 0 || at === piece.rest.length - 1) return undefined;
   const words = piece.take(at, piece.rest.length - at, 'note').slice(way < 0 ? 1 : 0);
-  return words[0] ? piece.original({ from: words[0].from, to: words.at(-1)?.to ?? 0 }) : undefined;
+  return piece.typed(words) || undefined;
 }
 
 /** Where it is kept: after a `>`, or at the end of the piece. */

@@ -1,22 +1,7 @@
 import type { LineEntry } from './entry';
-import type { Place } from './place';
-
-/** What one piece of a line was read as. */
-export interface Part {
-  of: LineEntry[];
-  /** joined to the one before by "and" */
-  joined: boolean;
-  /** told of the one before: behind a colon, in brackets */
-  told: boolean;
-  /** what was done is not said */
-  verbless?: boolean;
-  /** where each of several is kept, in their order */
-  places: readonly Place[];
-}
-
-const isFasteners = ({ of }: Part): boolean => of.length > 0 && of.every((e) => e.kind === 'fastener');
-const fromOf = (e: LineEntry | undefined) =>
-  e?.from ? { from: e.from, ...(e.fromKnown ? { fromKnown: e.fromKnown } : {}) } : undefined;
+import { fromOf, isFasteners, type Part } from './part';
+import { elsewhere, sorted } from './sorts';
+import { told } from './told';
 
 /** Parts that "and" joins. */
 function runs(parts: readonly Part[]): Part[][] {
@@ -82,107 +67,6 @@ function named(parts: readonly Part[]): Part[] {
   return out;
 }
 
-/** Where on a thing, and no thing itself. */
-const WHERE =
-  /^(?:the )?(?:top|bottom|left|right|front|back|rear|sides?|corners?|middle|cent(?:er|re)|inside|outside|edges?)$/i;
-
-/** Screws of the same thing at another place of it: "3 screws panel bottom, 2 sides". */
-function elsewhere(parts: readonly Part[]): Part[] {
-  const out: Part[] = [];
-  for (const part of parts) {
-    const before = out.at(-1)?.of.at(-1);
-    const [e] = part.of;
-    const same =
-      part.of.length === 1 && e?.kind === 'part' && !e.known && WHERE.test(e.name ?? '') && e.does === 'lift';
-    if (!same || before?.kind !== 'fastener') {
-      out.push(part);
-      continue;
-    }
-    const { count: _many, place, note: _note, from = '', ...screws } = before;
-    const own = from.replace(/ \S+$/, (last) => (WHERE.test(last.trim()) ? '' : last));
-    const read = {
-      ...screws,
-      ...e,
-      kind: screws.kind,
-      name: screws.name,
-      does: screws.does,
-      ...(e.place || !place ? {} : { place }),
-    };
-    out.push({ ...part, of: [{ ...read, from: `${own} ${e.name}`.trim() } as LineEntry] });
-  }
-  return out;
-}
-
-/** Sorts of the screws that were told first, as many together as those: "9 Y0 shell, 4 long 5 short". */
-function sorted(parts: readonly Part[]): Part[] {
-  const out: Part[] = [];
-  for (let i = 0; i < parts.length; i++) {
-    const part = parts[i] as Part;
-    const [all] = part.of;
-    let left = part.of.length === 1 && all?.kind === 'fastener' ? (all.count ?? 0) : 0;
-    let end = i + 1;
-    for (; left > 0 && end < parts.length; end++) {
-      const [e] = parts[end]?.of ?? [];
-      const sort =
-        parts[end]?.of.length === 1 && e?.kind === 'fastener' && !e.from && !e.thread && e.name !== 'screw';
-      if (!sort || !e?.count || e.count > left) break;
-      left -= e.count;
-    }
-    const sorts = parts.slice(i + 1, end);
-    if (left !== 0 || sorts.length < 2 || !all) {
-      out.push(part);
-      continue;
-    }
-    const place = sorts.at(-1)?.of[0]?.place ?? all.place;
-    for (const s of sorts) {
-      const of = s.of.map((e) => ({ ...all, ...e, ...(e.place || !place ? {} : { place }) }));
-      out.push({ ...s, of });
-    }
-    i = end - 1;
-  }
-  return out;
-}
-
-/** Screws that are told of a thing held it, and came out before it: "hood off: 4 screws". */
-function held(parts: readonly Part[]): Part[] {
-  const out: Part[] = [];
-  for (const part of parts) {
-    const thing = out.at(-1)?.of.at(-1);
-    const [more] = part.of;
-    // "deck plate bolts: 8 hex 3" are eight of them.
-    if (part.told && more?.kind === 'fastener' && thing?.kind === 'fastener' && thing.count === null) {
-      const name = more.name === 'screw' ? thing.name : more.name;
-      out.at(-1)?.of.splice(-1, 1, { ...thing, ...more, ...(name ? { name } : {}), ...fromOf(thing) });
-      if (part.of.length > 1) out.push({ ...part, of: part.of.slice(1) });
-    } else if (
-      part.told &&
-      part.verbless &&
-      thing?.takesOff &&
-      part.of.every((e) => e.kind !== 'fastener' && e.count === 1 && !e.place)
-    ) {
-      // "battery leads off: red, black"
-      const words = part.of.map((e) => [e.name, e.note].filter(Boolean).join(', ')).join(', ');
-      out.at(-1)?.of.splice(-1, 1, { ...thing, note: [thing.note, words].filter(Boolean).join('; ') });
-    } else if (
-      part.told &&
-      part.verbless &&
-      out.at(-1)?.verbless &&
-      thing?.kind === 'part' &&
-      !isFasteners(part)
-    ) {
-      // "engine board: 14 connectors" says nothing of the board itself.
-      const from = { from: thing.name ?? '', ...(thing.known ? { fromKnown: thing.known } : {}) };
-      out.splice(-1, 1, { ...part, of: part.of.map((e) => ({ ...from, ...e })) });
-    } else if (part.told && isFasteners(part) && thing?.kind === 'part' && thing.takesOff) {
-      const from = { from: thing.name ?? '', ...(thing.known ? { fromKnown: thing.known } : {}) };
-      // "controller: 2 screws" says nothing of the controller itself.
-      const only = out.at(-1)?.verbless === true;
-      out.splice(-1, only ? 1 : 0, { ...part, of: part.of.map((e) => (e.from ? e : { ...e, ...from })) });
-    } else out.push(part);
-  }
-  return out;
-}
-
 /**
  * The moves of a line, each with what is said once of several.
  *
@@ -191,4 +75,4 @@ function held(parts: readonly Part[]): Part[] {
  * @example gathered([{ of: [screws], … }, { of: [washers], joined: true, places: [cup], … }])[0].place // cup
  */
 export const gathered = (parts: readonly Part[]): LineEntry[] =>
-  held(sorted(elsewhere(named(runs(parts).flatMap(kept))))).flatMap(({ of }) => of);
+  told(sorted(elsewhere(named(runs(parts).flatMap(kept))))).flatMap(({ of }) => of);

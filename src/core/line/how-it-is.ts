@@ -1,10 +1,9 @@
 import { isFastener } from './fastener';
-import type { Piece, Word } from './piece';
+import { Piece, type Word } from './piece';
 import { saysHowItIs } from './states';
 import { verbAt } from './verb-at';
-import { type LineVerb, VERBS } from './verbs';
+import { type LineVerb, verbOf } from './verbs';
 
-const verbOf = (does: string) => VERBS.find((v) => v.does === does) as LineVerb;
 /** What is only looked at. */
 export const LOOK = verbOf('look');
 const SET = verbOf('set');
@@ -22,9 +21,9 @@ const MOST_WORDS = 2;
  * How the unit lies now: "tv face down on a blanket", "unit on its side".
  *
  * @param piece what is read is taken out of it
- * @returns the side, or undefined where it is a thing of the unit that lies so, or nothing does
+ * @returns the side and what else is said, or undefined where it is a thing of the unit that lies so, or nothing does
  */
-export function readLying(piece: Piece): string | undefined {
+export function readLying(piece: Piece): { to: string; note: string } | undefined {
   const words = (at: number) =>
     piece.rest
       .slice(at)
@@ -46,8 +45,7 @@ export function readLying(piece: Piece): string | undefined {
   const used = LYING.test(words(at)) ? 2 : 3;
   const said = piece.take(at, used, 'side');
   piece.take(0, at, 'what');
-  piece.take(0, piece.rest.length, 'note');
-  return piece.original({ from: said[0]?.from ?? 0, to: said.at(-1)?.to ?? 0 });
+  return { to: piece.typed(said), note: piece.typed(piece.take(0, piece.rest.length, 'note')) };
 }
 
 /** What a lead runs in: out of it, it hangs on still. */
@@ -70,7 +68,7 @@ export function readHowItIs(piece: Piece): { verb: LineVerb; note: string } | nu
   const stays = piece.at((w, i) => i > 0 && /^(?:stays?|remains?|stayed)$/.test(w.text));
   if (stays > 0) {
     const words = piece.take(stays, piece.rest.length - stays, 'note');
-    return { verb: LOOK, note: piece.original({ from: words[0]?.from ?? 0, to: words.at(-1)?.to ?? 0 }) };
+    return { verb: LOOK, note: piece.typed(words) };
   }
   // "fuser held by two levers", "lead out of its guide"
   const so = piece.at(
@@ -82,7 +80,7 @@ export function readHowItIs(piece: Piece): { verb: LineVerb; note: string } | nu
   if (so > 0 && !isFastener(piece, undefined)) {
     const words = piece.take(so, piece.rest.length - so, 'note');
     withoutIs(piece);
-    return { verb: LOOK, note: piece.original({ from: words[0]?.from ?? 0, to: words.at(-1)?.to ?? 0 }) };
+    return { verb: LOOK, note: piece.typed(words) };
   }
   if (last < 1 || !saysHowItIs(piece.rest[last]) || isFastener(piece, undefined)) return null;
   const [word] = piece.take(last, 1, 'note');
@@ -118,13 +116,10 @@ const SNAPS = /^(?:hooks?|clips?|tabs?|catch|catches|snaps?)$/;
  */
 export function readSnaps(piece: Piece): { verb: LineVerb; note: string } | null {
   const [count, snaps, ...held] = piece.rest;
-  const counted =
-    count?.type === 'count' ||
-    count?.type === 'number' ||
-    /^(?:two|three|four|five|six|eight)$/.test(count?.text ?? '');
+  const counted = count?.type === 'count' || Piece.numberOf(count) !== undefined;
   if (!count || !snaps || !counted || count.found || snaps.found || !SNAPS.test(snaps.text)) return null;
   if (held.length === 0) return { verb: UNLATCH, note: '' };
   if (!held.some((w) => w.found) || held.some((w) => w.text === 'off' && !w.found)) return null;
   piece.take(0, 2, 'note');
-  return { verb: UNLATCH, note: piece.original({ from: count.from, to: snaps.to }) };
+  return { verb: UNLATCH, note: piece.typed([count, snaps]) };
 }

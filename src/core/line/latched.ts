@@ -1,6 +1,6 @@
 import type { Word } from './piece';
 import { verbAt } from './verb-at';
-import { type LineVerb, VERBS } from './verbs';
+import { type LineVerb, verbOf } from './verbs';
 
 /** What holds a plug or a cover and stays where it is when it is opened. Common practice, no source. */
 const LATCH =
@@ -13,7 +13,7 @@ const OPENS = /^(?:lift|flip|slide|pry|unclip)$/;
 const UP = /^(?:up|open|out|back)$/;
 /** What may follow it: what it is a latch of, or what ends the piece. */
 const NEXT = /^(?:of|on|at|with|first|,|\()$/;
-const UNLATCH = VERBS.find((v) => v.does === 'unlatch');
+const UNLATCH = verbOf('unlatch');
 
 /**
  * A latch that is opened: it stays on, whatever verb is used for it. "lift the flap", "flip up both latches".
@@ -25,7 +25,7 @@ const UNLATCH = VERBS.find((v) => v.does === 'unlatch');
  */
 export function latchAt(rest: readonly Word[]): { verb: LineVerb; used: number } | null {
   const hit = verbAt(rest, 0);
-  if (!hit || !UNLATCH || !OPENS.test(hit.verb.does)) return null;
+  if (!hit || !OPENS.test(hit.verb.does)) return null;
   const is = (at: number, what: RegExp) => what.test(rest[at]?.text ?? '') && !rest[at]?.found;
   let from = hit.used;
   while (is(from, UP)) from++;

@@ -490,13 +490,9 @@ const TABLE: Row[] = [
     off('unplug', 'plug', 'J2'),
     off('unplug', 'plug', 'J3', { place: { kind: 'bag', label: '1' } }),
   ],
-  [
-    'unplug J6-J8',
-    off('unplug', 'plug', 'J6'),
-    off('unplug', 'plug', 'J7', { known: 'J7' }),
-    off('unplug', 'plug', 'J8'),
-  ],
-  ['unplug J3-J1', off('unplug', 'plug', 'J3-J1')],
+  // A lead is called by its two ends.
+  ['unplug lead J6-J8', off('unplug', 'plug', 'lead J6-J8')],
+  ['unplug lead from J3 to J9', off('unplug', 'plug', 'lead from J3 to J9')],
   ['unplug B1, 2', off('unplug', 'plug', 'B1'), off('unplug', 'plug', 'B2', { known: 'B2' })],
   ['unplug J7, 8 wires', off('unplug', 'plug', 'J7', { wires: 8 })],
   // What only is so, or was opened, is not off.
@@ -517,6 +513,17 @@ const TABLE: Row[] = [
   ['flip the ZIF latch', moved('unlatch', { name: 'ZIF latch' })],
   ['slide the locking bar of W1', moved('unlatch', { name: 'W1', known: 'W1' })],
   ['lift lever arm', off('lift', 'part', 'lever arm')],
+  ['slip ring off', off('lift', 'part', 'slip ring')],
+  [
+    'note belt 3 turns, unplug it next (soon) > cup 2',
+    moved('look', { note: 'belt 3 turns, unplug it next (soon) > cup 2' }),
+  ],
+  ['note: old screws, hot', moved('look', { note: 'old screws, hot' })],
+  [
+    'unit on its side on a blanket, careful (old feet)',
+    moved('flip', { to: 'on its side', note: 'on a blanket; careful; old feet' }),
+  ],
+  ['nine clips rear cover', moved('unlatch', { known: 'rear', note: 'nine clips' })],
   ['hi-fi tower face down on the bench', moved('flip', { to: 'face down' })],
   ['unit on its side', moved('flip', { to: 'on its side' })],
   ['lay the unit on its back', moved('flip', { to: 'on its back' })],
@@ -569,6 +576,11 @@ const TABLE: Row[] = [
     off('unplug', 'plug', 'motor', { from: 'fan 12' }),
     off('unplug', 'plug', 'hall', { from: 'fan 12' }),
     off('unplug', 'plug', 'brake', { from: 'fan 12' }),
+  ],
+  [
+    'red spade apart, black spade apart',
+    off('unplug', 'plug', 'red spade'),
+    off('unplug', 'plug', 'black spade'),
   ],
   ['bullets apart', off('unplug', 'plug', 'bullets')],
   ['lamp lead JST 3 pin out', off('unplug', 'plug', 'lamp lead JST', { contacts: 3 })],

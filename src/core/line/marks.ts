@@ -1,4 +1,4 @@
-import type { Named } from './names';
+import { called, type Named } from './names';
 import type { Word } from './piece';
 import { plainOf } from './tokens';
 
@@ -11,7 +11,7 @@ const ENDS = /^(?:and|&|\+|,|;|>|\(|off|out|from|unplugged|disconnected|pulled|r
 /** More of them than these is no row of plugs. */
 const MOST = 40;
 
-/** Marks from one to another: "J1 through J14", "J1-J4"; null where it is no such row. */
+/** Marks from one to another: "J1 through J14"; null where it is no such row. */
 function row(from: string, to: string): string[] | null {
   const [a, b] = [from, to].map((m) => /^([a-z]{1,4})(\d{1,4})$/i.exec(m));
   const [first, last] = [Number(a?.[2]), Number(b?.[2])];
@@ -27,9 +27,7 @@ function each(
   names: readonly Named[],
 ): Word[] {
   return marks.flatMap((meant, i): Word[] => {
-    const named = names.find((n) =>
-      [n.name, n.id, ...(n.aliases ?? [])].some((c) => plainOf(c) === plainOf(meant)),
-    );
+    const named = called(meant, names);
     const word = { type: 'word', text: plainOf(meant), from, to, meant };
     const own = named ? { ...word, found: { named, from, to } } : word;
     return i === 0 ? [own] : [{ type: 'comma', text: ',', from, to }, own];
@@ -54,18 +52,9 @@ export function withMarks(words: readonly Word[], text: string, names: readonly 
     const ends = next === undefined || (!next.found && ENDS.test(next.text));
     const isJoint = joint !== undefined && !joint.found;
     const letters = mark?.type === 'word' ? MARKED.exec(written(mark).toLowerCase())?.[1] : undefined;
-    const inOne = w.found ? null : /^(.+)-(.+)$/.exec(written(w));
-    const span = inOne
-      ? row(inOne[1] as string, inOne[2] as string)
-      : isJoint && /^(?:through|thru|to|-)$/.test(joint.text)
-        ? row(written(mark), written(w))
-        : null;
-    if (span)
-      out.splice(
-        inOne ? out.length : -2,
-        2,
-        ...each(span, { from: inOne ? w.from : (mark?.from ?? w.from), to: w.to }, names),
-      );
+    // "J3 to J7" and "J3-J7" are how a lead is called that runs there.
+    const span = isJoint && /^(?:through|thru)$/.test(joint.text) ? row(written(mark), written(w)) : null;
+    if (span) out.splice(-2, 2, ...each(span, { from: mark?.from ?? w.from, to: w.to }, names));
     else if (
       letters &&
       isJoint &&

@@ -28,6 +28,10 @@ const goesOn = (rest: string) => /^\.\d/.test(rest);
 const callsOf = (n: Named) =>
   [n.name, ...(n.kind === 'cover' ? [] : [n.id]), ...(n.aliases ?? [])].map((c) => plainOf(c).trim());
 
+/** What goes by exactly these words. */
+export const called = (said: string, names: readonly Named[]): Named | undefined =>
+  names.find((n) => callsOf(n).includes(plainOf(said).trim()));
+
 /** The name it goes by, where it was called otherwise: a cover and a thing by name, the rest by mark. */
 export function properName({ named, from, to }: NameFound, text: string): string {
   const said = text.slice(from, to);

@@ -46,6 +46,10 @@ export class Piece {
   /** The words of a token as they were typed. */
   original = (t: { from: number; to: number }): string => this.text.slice(t.from, t.to);
 
+  /** Several tokens as they were typed, with what stands between them; empty where there are none. */
+  typed = (words: readonly { from: number; to: number }[]): string =>
+    words[0] ? this.text.slice(words[0].from, words.at(-1)?.to) : '';
+
   /** Takes tokens out, read as something. */
   take(at: number, used: number, as: string): Word[] {
     const out = this.rest.splice(at, used);

@@ -1,5 +1,5 @@
 import type { Word } from './piece';
-import { saysHowItIs, saysInPassing, saysItIsTold, saysItWasLaid } from './states';
+import { saysHowItIs, saysHowOften, saysInPassing, saysItIsTold, saysItWasLaid } from './states';
 import { endsIt, verbAt } from './verb-at';
 
 /** The words of one move of a line. */
@@ -31,9 +31,7 @@ const OF_IT = /^(?:,|;|>|in|with|at|on|and|to|by|from|then|when)$/;
 const counts = (next: Word | undefined): boolean =>
   next !== undefined &&
   (next.found !== undefined ||
-    !/^(?:,|;|>|and|is|are|was|were|has|have|still|pcs?|pieces|points|joints|places|turns|times|o'clock)$/.test(
-      next.text,
-    ));
+    !(saysHowOften(next) || /^(?:,|;|>|and|is|are|was|were|has|have|still|pcs?|pieces)$/.test(next.text)));
 
 /** What a thing is good for: "fuse out, 2a slow". */
 const FIGURE = /^\d+(?:\.\d+)?(?:m?a|m?v|k?w|wh|m?ah|ohms?|[unp]f|k|hz|c)$/;
@@ -60,6 +58,9 @@ const goesOn = ([w, next]: readonly Word[]): boolean =>
  */
 export function pieces(words: readonly Word[], text: string): Words[] {
   const out: Words[] = [{ words: [], joined: false, told: false }];
+  // What begins as a note is one to its end.
+  const isNote = !words[0]?.found && /^notes?:?$/.test(words[0]?.text ?? '') && words.length > 1;
+  if (isNote) return [{ words: [...words], joined: false, told: false }];
   let inBrackets = false;
   words.forEach((w, i) => {
     if (w.type === 'open' || w.type === 'shut') inBrackets = w.type === 'open';

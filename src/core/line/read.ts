@@ -3,12 +3,13 @@ import { type Doubt, nearTo, unreadable } from './doubt';
 import type { Doubtful, LineEntry, LineRead } from './entry';
 import { fastened } from './fastened';
 import { isFastener } from './fastener';
-import { gathered, type Part } from './gathered';
+import { gathered } from './gathered';
 import { LOOK, readHowItIs, readLying, readSnaps, saysItIsSet } from './how-it-is';
 import { latchAt } from './latched';
 import { listed } from './listed';
 import { withMarks } from './marks';
 import { type Named, namesIn } from './names';
+import type { Part } from './part';
 import { Piece, type Word, withNames } from './piece';
 import { pieces } from './pieces';
 import type { Place } from './place';
@@ -34,7 +35,7 @@ function readWent(piece: Piece): string | undefined {
   const from = piece.rest.findLastIndex((w) => !saysWhereItWent(w)) + 1;
   if (from === piece.rest.length || !piece.rest[from - 1]?.found) return undefined;
   const words = piece.take(from, piece.rest.length - from, 'note');
-  return piece.original({ from: words[0]?.from ?? 0, to: words.at(-1)?.to ?? 0 });
+  return piece.typed(words);
 }
 
 /** Reads what is left of a piece beside its note and its place: one move. */
@@ -45,12 +46,9 @@ function readMove(
   names: readonly Named[],
   doubt: Doubt,
 ): LineEntry | null {
+  // A line that begins as a note is nothing else.
+  if (piece.rest.length === 0 && note) return { does: LOOK.does, takesOff: false, note };
   if (piece.rest.every((w) => w.type === 'comma')) return null;
-  // A line that begins as a note is one.
-  if (/^notes?:?$/.test(piece.rest[0]?.text ?? '') && piece.rest.length > 1) {
-    const { said } = piece.words('note');
-    return { does: 'look', takesOff: false, note: said.replace(/^notes?:?\s+/i, '') };
-  }
   // Of screws, each comma parts what is said of them.
   const screws = isFastener(piece, verbAt(piece.rest, 0)?.verb.takes);
   const remark = readRemark(piece, screws);
@@ -58,7 +56,10 @@ function readMove(
   while (piece.rest.length > 2 && saysInPassing(piece.rest.at(-1)))
     piece.take(piece.rest.length - 1, 1, 'note');
   const side = readLying(piece);
-  if (side) return { does: 'flip', takesOff: false, to: side, ...(note ? { note } : {}) };
+  if (side) {
+    const said = [side.note, remark, note].filter(Boolean).join('; ');
+    return { does: 'flip', takesOff: false, to: side.to, ...(said ? { note: said } : {}) };
+  }
   const back = piece.rest[0];
   if (back && !back.found && GOES_BACK.test(back.text)) doubt(back.from, back.to);
   const snaps = place ? null : readSnaps(piece);

@@ -24,7 +24,7 @@ export function standing(
       takesOff: false,
       ...(name ? { kind: 'change' as const, name } : {}),
       ...(known ? { known: known.id } : {}),
-      to: piece.original({ from: position[0]?.from ?? 0, to: position.at(-1)?.to ?? 0 }),
+      to: piece.typed(position),
       ...rest,
     };
   }

@@ -12,6 +12,9 @@ const LAID =
 const TOLD =
   /^(?:zif|latch|latches|levers?|flaps?|watch|mind|careful|beware|remember|do|don't|not|no|leave|leaving|like|hold|keep|press|push|squeeze|see)$/;
 
+/** What a number counts that is no thing of its own: "2 points" of a soldered lead. */
+const TIMES = /^(?:points|joints|places|turns|times|o'clock)$/;
+
 /** In which order, or how easily. */
 const IN_PASSING = /^(?:first|easily|carefully)$/;
 
@@ -24,5 +27,6 @@ const says = (w: Word | undefined, what: RegExp): boolean => w !== undefined && 
 export const saysHowItIs = (w: Word | undefined): boolean => says(w, IS_SO);
 export const saysItWasLaid = (w: Word | undefined): boolean => says(w, LAID);
 export const saysItIsTold = (w: Word | undefined): boolean => says(w, TOLD);
+export const saysHowOften = (w: Word | undefined): boolean => says(w, TIMES);
 export const saysWhereItWent = (w: Word | undefined): boolean => says(w, WENT);
 export const saysInPassing = (w: Word | undefined): boolean => says(w, IN_PASSING);

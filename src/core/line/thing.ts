@@ -73,7 +73,7 @@ function readOff(piece: Piece): string | undefined {
   const end = piece.rest.findIndex((w, i) => i > at && !w.found && !/^(?:word|number)$/.test(w.type));
   const words = piece.take(at, (end < 0 ? piece.rest.length : end) - at, 'from').slice(1);
   const own = words.filter((w, i) => i > 0 || w.found || w.text !== 'the');
-  return own[0] && piece.original({ from: own[0].from, to: own.at(-1)?.to ?? 0 });
+  return piece.typed(own) || undefined;
 }
 
 /** What kind of thing comes off: by what is known of it, by its verb, by its words. */

@@ -1,6 +1,6 @@
 import type { Piece, Word } from './piece';
 import { toldOf } from './verb-forms';
-import { type LineVerb, VERBS } from './verbs';
+import { type LineVerb, VERBS, verbOf } from './verbs';
 
 /** Verbs whose past says how a thing is, and not what was done to it: a marked screw, a soldered lead. */
 const NOT_TOLD =
@@ -71,8 +71,12 @@ function around(piece: Piece): LineVerb | undefined {
   if (rest.length < 3 || !last || last.found || !PARTICLE.test(last.text)) return undefined;
   for (const at of [0, rest.length - 2]) {
     const hit = PHRASES.find(
-      ({ words: [first, small, more] }) =>
-        !more && first === rest[at]?.text && small === last.text && !rest[at]?.found,
+      ({ verb, words: [first, small, more] }) =>
+        !more &&
+        first === rest[at]?.text &&
+        small === last.text &&
+        !rest[at]?.found &&
+        !verb.unless?.test(rest[at + 1]?.text ?? ''),
     );
     if (!hit) continue;
     piece.take(rest.length - 1, 1, 'verb');
@@ -84,9 +88,9 @@ function around(piece: Piece): LineVerb | undefined {
 
 /** What is cut and not lifted: "2 cable ties cut at the fan lead". */
 const TIED = /^(?:ties?|straps?|strings?|seals?|silicone|sealant|glue|adhesive)$/;
-const CUT = VERBS.find((v) => v.does === 'cut');
-const LIFT = VERBS.find((v) => v.does === 'lift');
-const UNPLUG = VERBS.find((v) => v.does === 'unplug');
+const CUT = verbOf('cut');
+const LIFT = verbOf('lift');
+const UNPLUG = verbOf('unplug');
 /** Where what is lifted may be a plug. */
 const PULL = VERBS.find((v) => v.words.includes('pull'));
 /** What has contacts: `off` and `out` are said of it as of what is known. */
@@ -113,7 +117,7 @@ const AFTER = /^(?:>|and|then|into|onto|in|on|to|first|easily|carefully)$/;
  * Whether a piece begins that says last what was done: "roof plate off > bench" of "6 M4, roof plate off > bench".
  *
  * @param rest tokens from where it would begin
- * @returns true where `off` or `away` ends it before any comma, or `out` or `open` behind what is known or a lead
+ * @returns true where `off`, `apart` or `away` ends it before any comma, or `out` or `open` behind what is known or a lead
  * @example endsIt(tokens) // true
  */
 export function endsIt(rest: readonly Word[]): boolean {
@@ -123,7 +127,7 @@ export function endsIt(rest: readonly Word[]): boolean {
     (w, k) =>
       k > 0 &&
       !w.found &&
-      (w.text === 'off' || isAway(w.text, own[k - 1])) &&
+      (/^(?:off|apart)$/.test(w.text) || isAway(w.text, own[k - 1])) &&
       (own[k + 1] === undefined || AFTER.test(own[k + 1]?.text ?? '')),
   );
 }

@@ -44,9 +44,6 @@ export const VERBS: LineVerb[] = [
       'come out',
       'open',
       'open up',
-      'slip',
-      'slip off',
-      'slip out',
       'ease',
       'ease off',
       'ease out',
@@ -55,6 +52,12 @@ export const VERBS: LineVerb[] = [
       'draw out',
     ],
     takes: 'part',
+  },
+  {
+    does: 'lift',
+    words: ['slip', 'slip off', 'slip out'],
+    takes: 'part',
+    unless: /^(?:rings?|clutch|joints?)$/,
   },
   {
     does: 'lift',
@@ -171,6 +174,9 @@ export const VERBS: LineVerb[] = [
   { does: 'lamp', words: ['lamp on'], takes: null },
   { does: 'wait', words: ['wait', 'rest', 'let it cool', 'let cool', 'cool down'], takes: null },
 ];
+
+/** A verb of the entry line by the word it goes by. */
+export const verbOf = (does: string): LineVerb => VERBS.find((v) => v.does === does) as LineVerb;
 
 /**
  * Whether a verb takes something off.

@@ -94,34 +94,17 @@ describe('the table of a logging meter', () => {
       ],
       skipped: 0,
     });
-    expect(
+    const under = (heading: string) =>
       seriesOf(
         [
-          ['s', 'U (mV)'],
+          ['s', heading],
           ['0', '5'],
         ],
         'V',
-      ).points[0]?.value,
-    ).toBe(0.005);
-    expect(
-      seriesOf(
-        [
-          ['s', 'mV'],
-          ['0', '5'],
-        ],
-        'V',
-      ).points[0]?.value,
-    ).toBe(0.005);
+      );
+    for (const heading of ['U (mV)', 'mV']) expect(under(heading).points[0]?.value).toBe(0.005);
     // A heading that is blank over the readings names them by nothing of its own.
-    expect(
-      seriesOf(
-        [
-          ['s', ' '],
-          ['0', '5'],
-        ],
-        'V',
-      ).name,
-    ).toBe('reading');
+    expect(under(' ').name).toBe('reading');
     // The row is counted as it stands in the file.
     expect(
       why(() =>

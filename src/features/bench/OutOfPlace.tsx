@@ -5,25 +5,44 @@ import { FreePlace, Place } from '../../ui/Place';
 import { Screw } from '../../ui/Screw';
 import { ScrollRow } from '../../ui/ScrollRow';
 
+/** So many jobs are told in a line each; of more the tag is named. */
+const MOST = 3;
+
 /** Things of all jobs that are not where they should be, and what is live on any of them. */
 export function OutOfPlace({ jobs }: { jobs: JobSummary[] }) {
   const here = jobs.filter((j) => !j.handedOver);
   const lost = here.flatMap((j) => j.missing.map((m) => ({ job: j, ...m })));
-  const live = here.filter((j) => j.live.length);
-  const fed = here.filter((j) => j.fed?.length);
+  const live = here.filter((j) => j.live.length).map((job) => ({ job, words: job.live.join(', ') }));
+  const fed = here
+    .filter((j) => j.fed?.length && !j.live.length)
+    .map((job) => ({ job, words: `fed by ${job.fed?.join(', ')}` }));
+  const told = [...live, ...fed];
   const pieces = lost.reduce((n, m) => n + m.count, 0);
   return (
     <div className="band">
       <section className={`live ${live.length ? '' : fed.length ? 'unknown' : 'none'}`} aria-label="Live now">
         <h2>{live.length ? 'Live now' : fed.length ? 'Fed by its battery' : 'Nothing live is known'}</h2>
         <ul>
-          {(live.length ? live : fed).slice(0, 3).map((j) => (
-            <li key={j.id} className="grid-cols-[1fr]!">
-              <a href={jobPath(j.id, 'make safe')}>
-                <b>{j.tag}</b>, {(live.length ? j.live : (j.fed ?? [])).join(', ')}
+          {told.slice(0, MOST).map(({ job, words }) => (
+            <li key={job.id} className="grid-cols-[1fr]!">
+              <a href={jobPath(job.id, 'make safe')}>
+                <b>{job.tag}</b>, {words}
               </a>
             </li>
           ))}
+          {told.length > MOST && (
+            <li className="grid-cols-[1fr]!">
+              <span>
+                and {told.length - MOST} more:{' '}
+                {told.slice(MOST).map(({ job }, i) => (
+                  <span key={job.id}>
+                    {i > 0 && ', '}
+                    <a href={jobPath(job.id, 'make safe')}>{job.tag}</a>
+                  </span>
+                ))}
+              </span>
+            </li>
+          )}
         </ul>
       </section>
       <section className="tray" aria-labelledby="lost-title">

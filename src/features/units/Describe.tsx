@@ -82,7 +82,12 @@ export function Describe() {
           onRows={(rows) => put({ rows })}
           failure={failure}
         />
-        <DescribedPacks rows={f.rows} onRows={(rows) => put({ rows })} failure={failure} />
+        <DescribedPacks
+          rows={f.rows}
+          hazards={f.hazards}
+          onRows={(rows) => put({ rows })}
+          failure={failure}
+        />
         <div className="grid grid-cols-[minmax(0,1fr)_160px] gap-4 max-w-[560px]">
           <TextField
             label="What has to come off"

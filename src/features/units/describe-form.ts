@@ -1,6 +1,6 @@
 import { ulid } from 'ulid';
 import { CHEMISTRY_ROWS, type ChemistryRow, chemistrySaid, seriesSaid } from '../../core/chemistry';
-import { Refusal } from '../../core/refusal';
+import { demand, Refusal } from '../../core/refusal';
 import {
   type Description,
   type ElementKind,
@@ -75,14 +75,17 @@ export const BLANK: Form = {
   hazards: [],
   rows: [row('J1', 'connector'), row('W1', 'cable'), row('A1', 'board')],
 };
-/** The chemistry of a battery: as chosen, or as its name says. */
-export const chemistryOf = (r: Row): ChemistryRow => {
-  const wanted = r.chemistry || chemistrySaid(r.name);
-  return CHEMISTRY_ROWS.find((c) => c.chemistry === wanted) ?? (CHEMISTRY_ROWS[0] as ChemistryRow);
+/** The chemistry of a battery: as chosen, or as its name and what can hurt in the unit say. */
+export const chemistryOf = (r: Row, hazards: readonly HazardKind[]): ChemistryRow => {
+  const wanted = r.chemistry || chemistrySaid(r.name, hazards.includes('cell pack'));
+  const row = CHEMISTRY_ROWS.find((c) => c.chemistry === wanted);
+  demand(row, `“${wanted}” is no chemistry that is known here`, '/rows');
+  return row;
 };
 
 /** Cells in series where none are typed: as its name says, or one. */
-export const cellsSaid = (r: Row): number => seriesSaid(r.name, chemistryOf(r)) ?? 1;
+export const cellsSaid = (r: Row, hazards: readonly HazardKind[]): number =>
+  seriesSaid(r.name, chemistryOf(r, hazards)) ?? 1;
 
 const number = (text: string, path: string): number => {
   try {
@@ -114,8 +117,8 @@ export function descriptionOf(f: Form): Description {
               .split(',')
               .map((l) => l.trim())
               .filter(Boolean),
-            chemistry: chemistryOf(r).chemistry,
-            cells: r.cells.trim() ? number(r.cells, `/rows/${i}/cells`) : cellsSaid(r),
+            chemistry: chemistryOf(r, f.hazards).chemistry,
+            cells: r.cells.trim() ? number(r.cells, `/rows/${i}/cells`) : cellsSaid(r, f.hazards),
           }
         : {}),
       ...(r.tap.trim()

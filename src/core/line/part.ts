@@ -1,0 +1,21 @@
+import type { LineEntry } from './entry';
+import type { Place } from './place';
+
+/** What one piece of a line was read as. */
+export interface Part {
+  of: LineEntry[];
+  /** joined to the one before by "and" */
+  joined: boolean;
+  /** told of the one before: behind a colon, in brackets */
+  told: boolean;
+  /** what was done is not said */
+  verbless?: boolean;
+  /** where each of several is kept, in their order */
+  places: readonly Place[];
+}
+
+/** Whether screws and their like are all that was read. */
+export const isFasteners = ({ of }: Part): boolean => of.length > 0 && of.every((e) => e.kind === 'fastener');
+/** Where an entry says that its screws came from. */
+export const fromOf = (e: LineEntry | undefined) =>
+  e?.from ? { from: e.from, ...(e.fromKnown ? { fromKnown: e.fromKnown } : {}) } : undefined;

@@ -1,0 +1,68 @@
+import type { LineEntry } from './entry';
+import { fromOf, isFasteners, type Part } from './part';
+
+/** What a part that is told of the one before makes of both; null where it says something else. */
+type Rule = (before: Part, told: Part) => Part[] | null;
+
+/** The last thing of a part in other words. */
+const instead = (part: Part, last: LineEntry): Part => ({ ...part, of: [...part.of.slice(0, -1), last] });
+
+const ofThing = (thing: LineEntry) => ({
+  from: thing.name ?? '',
+  ...(thing.known ? { fromKnown: thing.known } : {}),
+});
+
+/** "deck plate bolts: 8 hex 3" are eight of them. */
+const counted: Rule = (before, told) => {
+  const bolts = before.of.at(-1);
+  const [more, ...others] = told.of;
+  if (bolts?.kind !== 'fastener' || bolts.count !== null || more?.kind !== 'fastener') return null;
+  const name = more.name === 'screw' ? bolts.name : more.name;
+  const eight = { ...bolts, ...more, ...(name ? { name } : {}), ...fromOf(bolts) };
+  return [instead(before, eight), ...(others.length ? [{ ...told, of: others }] : [])];
+};
+
+/** "battery leads off: red, black" */
+const noted: Rule = (before, told) => {
+  const thing = before.of.at(-1);
+  const words = told.of.every((e) => e.kind !== 'fastener' && e.count === 1 && !e.place);
+  if (!thing?.takesOff || !told.verbless || !words) return null;
+  const note = [thing.note, told.of.map((e) => [e.name, e.note].filter(Boolean).join(', ')).join(', ')];
+  return [instead(before, { ...thing, note: note.filter(Boolean).join('; ') })];
+};
+
+/** "engine board: 14 connectors" says nothing of the board itself. */
+const onIt: Rule = (before, told) => {
+  const thing = before.of.at(-1);
+  if (thing?.kind !== 'part' || !before.verbless || !told.verbless || isFasteners(told)) return null;
+  return [{ ...told, of: told.of.map((e) => ({ ...ofThing(thing), ...e })) }];
+};
+
+/** "hood off: 4 screws": they held it, and came out before it. Of "hood: 4 screws" the hood is still on. */
+const held: Rule = (before, told) => {
+  const thing = before.of.at(-1);
+  if (thing?.kind !== 'part' || !thing.takesOff || !isFasteners(told)) return null;
+  const screws = { ...told, of: told.of.map((e) => (e.from ? e : { ...e, ...ofThing(thing) })) };
+  return before.verbless ? [screws] : [screws, before];
+};
+
+/** The first that fits is taken. */
+const RULES: Rule[] = [counted, noted, onIt, held];
+
+/**
+ * Parts of a line, with what is told of the one before behind a colon or in brackets.
+ *
+ * @param parts of the line, in their order
+ * @returns parts in the order in which the moves were made
+ * @example told([hoodOff, fourScrews]).map((p) => p.of[0].kind) // ['fastener', 'part']
+ */
+export function told(parts: readonly Part[]): Part[] {
+  const out: Part[] = [];
+  for (const part of parts) {
+    const before = part.told ? out.at(-1) : undefined;
+    const both = before && RULES.map((rule) => rule(before, part)).find((made) => made !== null);
+    if (both) out.splice(-1, 1, ...both);
+    else out.push(part);
+  }
+  return out;
+}
