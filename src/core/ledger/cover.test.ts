@@ -91,6 +91,7 @@ describe('what is a cover', () => {
     ['bottom', 'bottom'],
     ['back glass', 'back glass'],
     ['lens glass', undefined],
+    ['front glass', undefined],
     // What is at a cover, or of one, is none.
     ['thermal pad stuck to back cover', undefined],
     ['plate spring', undefined],

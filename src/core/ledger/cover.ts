@@ -1,8 +1,11 @@
 const COVER_WORDS =
   /^(cover|lid|hatch|shield|panel|door|case|shell|bezel|plate|back|bottom|top|casing|housing)s?$/;
-/** What closes a unit where its side is said: a back glass. */
+/**
+ * What closes a unit where its side is said: a back glass. A front glass may as well be what is seen through, and
+ * stored jobs have taken it off as a part.
+ */
 const SIDED = /^(?:glass|sheet|wall|skin|cap)$/;
-const SIDE = /^(?:back|bottom|top|rear|front)$/;
+const SIDE = /^(?:back|bottom|top)$/;
 /** What follows says where it is, and not what. */
 const WHERE = /^(?:of|with|on|under|at|from|to|behind|over|in|for|between|near|off|out|beside|by|stuck|and)$/;
 /** What may stand behind what a thing is: its number, its side, that it is one of two. */
