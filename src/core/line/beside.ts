@@ -1,11 +1,20 @@
 import type { LineEntry } from './entry';
 import type { Piece, Word } from './piece';
 import { ownPlace, type Place, placeAt } from './place';
-import { saysHowItIs, saysHowOften, saysItIsTold, saysItWasLaid } from './states';
-import { verbAt } from './verb-at';
+import {
+  saysAFigure,
+  saysDamage,
+  saysHowItIs,
+  saysHowOften,
+  saysInPassing,
+  saysItIsTold,
+  saysItWasLaid,
+  saysWhatWasOnIt,
+} from './states';
+import { isToldVerb, verbAt } from './verb-at';
 
 const TOOL_WORDS =
-  /^(?:driver|screwdriver|impact|spudger|card|picks?|blade|knife|tweezers|iron|gun|bit|socket|wrench|spanner|key|pliers|cutter|brush|lever|ratchet|extension|swab|cloth|wick|hook|sucker|scalpel|steel|metal|plastic|wood|hot|air|tab|dryer|hairdryer|eraser|ipa|alcohol)$/;
+  /^(?:driver|screwdriver|impact|spudger|card|picks?|blade|knife|tweezers|iron|gun|bit|socket|wrench|spanner|key|pliers|cutter|brush|lever|ratchet|extension|swab|cloth|wick|hook|sucker|suction|scalpel|steel|metal|plastic|wood|hot|air|tab|dryer|hairdryer|eraser|ipa|alcohol|tape|pad)$/;
 
 /** What it is done with: after "with", where a tool follows. */
 export function readTool(piece: Piece): string | undefined {
@@ -24,6 +33,7 @@ export function readNote(piece: Piece): string | undefined {
     const words = piece.take(0, piece.rest.length, 'note').slice(1);
     return piece.typed(words[0]?.type === 'comma' ? words.slice(1) : words) || undefined;
   }
+  if (saysDamage(piece.rest)) return piece.typed(piece.take(0, piece.rest.length, 'note'));
   const open = piece.at((w) => w.type === 'open');
   if (open >= 0) {
     const shut = piece.rest.findIndex((w, i) => i > open && w.type === 'shut');
@@ -35,6 +45,38 @@ export function readNote(piece: Piece): string | undefined {
   if (at < 0 || at === piece.rest.length - 1) return undefined;
   const words = piece.take(at, piece.rest.length - at, 'note').slice(1);
   return piece.typed(words);
+}
+
+/** Whether it is told behind a comma what is still on: "head out, flex still on". */
+const saysStill = (all: readonly Word[], comma: number): boolean => {
+  const end = all.findIndex((w, i) => i > comma && w.type === 'comma');
+  return all.slice(comma + 1, end < 0 ? undefined : end).some((w) => !w.found && w.text === 'still');
+};
+
+/** What is told behind it is why, when or with what left. */
+const TELLS = /^(?:but|after|while|because|though|although|since)$/;
+
+/**
+ * What is told of a move with a clause of its own: "shell off but still hanging on the lead".
+ *
+ * @param piece what is read is taken out of it
+ * @returns the clause as it was typed, and whether the thing hangs on still
+ */
+export function readClause(piece: Piece): { note?: string; aside?: true } {
+  const at = piece.at(
+    (w, i, all) =>
+      i > 0 && i < all.length - 1 && (TELLS.test(w.text) || (w.type === 'comma' && saysStill(all, i))),
+  );
+  if (at < 0) return {};
+  const from = piece.rest[at - 1]?.type === 'comma' ? at - 1 : at;
+  const words = piece
+    .take(from, piece.rest.length - from, 'note')
+    .filter((w) => w.type !== 'comma' || w.found);
+  const hangs = words.some(
+    (w) => /^(?:hanging|hangs|attached|connected|tethered|on)$/.test(w.text) && !w.found,
+  );
+  const still = words.some((w) => w.text === 'still' && !w.found);
+  return { note: piece.typed(words), ...(hangs && still ? { aside: true } : {}) };
 }
 
 /** A cup, bag or shelf that goes by more than a number: "> bench left", "> tin by the window". */
@@ -66,6 +108,8 @@ function laidAt({ rest }: Piece): number {
     const where = rest[i + 1];
     if (saysItWasLaid(w)) return where !== undefined && !where.found && WHERE.test(where.text);
     const before = rest[i - 1]?.type === 'comma' ? rest[i - 2] : rest[i - 1];
+    // "pin out on the left" says where it was.
+    if (w.text === 'on' && SIDE.test(rest.at(-1)?.text ?? '') && rest.length - i <= 3) return false;
     return (
       /^(?:in|into|on|onto|against|beside|behind|under)$/.test(w.text) &&
       where !== undefined &&
@@ -81,12 +125,38 @@ function laidAt({ rest }: Piece): number {
 const ofPlug = (w: Word): boolean =>
   /^(?:contacts|wires|minutes)$/.test(w.type) || /^(?:latch|latched|lever|aside)$/.test(w.text);
 
+/** What screws had on them that is neither a washer nor a tool: "with threadlock". */
+const isNoPartOf = (words: readonly Word[]): boolean =>
+  words.length > 0 &&
+  words.length <= 2 &&
+  words.every(
+    (w) => w.type === 'word' && !w.found && !TOOL_WORDS.test(w.text) && !/^(?:washer|nut)s?$/.test(w.text),
+  );
+
+/** What came along with a thing, or what it took. */
+const WITH_IT = /^(?:its|their|some|force|care|difficulty|much|little|great|effort)$/;
+/** Of some of the screws something is said: "6 M3, one under tape". */
+const SOME = /^(?:one|two|three|some|all|both)$/;
+const OF_SOME =
+  /^(?:under|behind|at|in|with|by|near|of|is|are|was|were|has|have|had|left|still|came|same|alike|equal|identical)$/;
+
 /** Whether words behind a comma say something beside the move: no name, no figure of a plug, no tool. */
 function isRemark(words: readonly Word[], screws: boolean): boolean {
   const [first, second] = words;
   if (saysItIsTold(first)) return !words.every((w) => /^(?:latch|latched|lever)$/.test(w.text));
-  if (screws) return words.every((w) => w.type !== 'comma') && words.some(saysHowItIs);
-  if (first?.type === 'number') return saysHowOften(second);
+  const some = SOME.test(first?.text ?? '') && OF_SOME.test(second?.text ?? '') && !second?.found;
+  if (screws)
+    return (
+      words.every((w) => w.type !== 'comma') &&
+      (words.some(saysHowItIs) ||
+        words.some((w) => /^(?:stays?|stayed|remains?)$/.test(w.text)) ||
+        (first?.type === 'word' && saysInPassing(words.at(-1))) ||
+        some ||
+        /^(?:it|them)$/.test(words.at(-1)?.text ?? '') ||
+        (first?.type === 'word' && words.some(saysWhatWasOnIt)))
+    );
+  if (first?.type === 'millimetres') return words.length === 1;
+  if (first?.type === 'number') return saysHowOften(second) || saysAFigure(words);
   const isWord = first?.type === 'word' && !/^(?:with|using|note:?)$/.test(first.text);
   return isWord && !words.some((w) => w.found) && !words.every(ofPlug);
 }
@@ -103,10 +173,13 @@ export function readRemark(piece: Piece, screws: boolean): string | undefined {
       (i > 1 && w.text === 'out' && /^(?:the|through|past|over|at)$/.test(all[i + 1]?.text ?? '')) ||
       (i > 0 && w.text === 'through' && all[i + 1] !== undefined) ||
       (i > 0 && w.text === 'between' && all[0]?.found !== undefined) ||
+      (i > 1 && w.text === 'with' && WITH_IT.test(all[i + 1]?.text ?? '')) ||
+      (screws && i > 0 && w.text === 'with' && isNoPartOf(all.slice(i + 1))) ||
+      (i > 0 && w.text === 'without' && i < all.length - 1) ||
       (i > 1 &&
         w.text === 'to' &&
         SIDE.test(all.at(-1)?.text ?? '') &&
-        (verbAt(all, 0)?.verb.takes ?? null) !== null),
+        ((verbAt(all, 0)?.verb.takes ?? null) !== null || all.some((v) => isToldVerb(v.text)))),
   );
   const comma = piece.at((w, i, all) => w.type === 'comma' && i > 0 && isRemark(all.slice(i + 1), screws));
   const at = way < 0 ? comma : way;

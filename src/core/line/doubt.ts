@@ -1,6 +1,7 @@
 import type { Named } from './names';
 import { nearest } from './names';
 import type { Piece, Word } from './piece';
+import { plainOf } from './tokens';
 
 /** Says that a stretch is not understood, or is nearly one of these names. */
 export type Doubt = (from: number, to: number, near?: Named[]) => void;
@@ -27,20 +28,51 @@ export function unreadable(piece: Piece, doubt: Doubt): void {
   }
 }
 
+/** What an element may be called beside its mark: "motor M1". Common practice, no source. */
+const KINDS =
+  /^(?:board|pcb|motor|sensor|lamp|cable|ribbon|flex|supply|psu|cell|battery|pack|unit|module|assembly|fan|pump|switch|speaker|head)$/;
+
+/** What is called by its mark and by what it is in one: "motor M1" is the feed motor M1. */
+export function calledTwice(words: readonly Word[]): Named | undefined {
+  const found = words.filter((w) => w.found);
+  const named = found[0]?.found?.named;
+  const one = found.every((w) => w.found?.named.id === named?.id);
+  if (!one || words.length < 2 || named?.kind !== 'element') return undefined;
+  const own = plainOf(named.name).split(/\s+/);
+  const at = words.findIndex((w) => w.found);
+  const says = (w: Word, i: number) =>
+    w.found !== undefined || own.includes(w.text) || (i < at && KINDS.test(w.text));
+  return words.every(says) ? named : undefined;
+}
+
 /** What has a name already among words. */
 export const knownIn = (words: readonly Word[], kinds?: readonly string[]) =>
   words.find((w) => w.found && (!kinds || kinds.includes(w.found.named.kind)))?.found?.named;
 
+/** Says which one is meant by what was said, where it is nobody's name. */
+export type Near = (said: string, words: readonly Word[]) => Named | undefined;
+
 /**
- * Says of a name that is nobody's which ones are near.
+ * Says of a name that is nobody's which ones are near. The only cover that has the words in its name is meant by
+ * them: "shell" of the back shell.
  *
  * @param names what has a name
- * @param doubt told of it
- * @returns a function of what was said and its words
- * @example nearTo(names, doubt)('rear covr', words)
+ * @param doubt told of what is only near
+ * @returns a function of what was said and its words, that answers the cover which is meant
+ * @example nearTo(names, doubt)('rear covr', words) // undefined, and doubt was told of the rear cover
  */
-export const nearTo = (names: readonly Named[], doubt: Doubt) => (said: string, words: readonly Word[]) => {
-  if (!said || words.some((w) => w.found)) return;
-  const close = nearest(said, names);
-  if (close.length) doubt(words[0]?.from ?? 0, words.at(-1)?.to ?? 0, close);
-};
+export const nearTo =
+  (names: readonly Named[], doubt: Doubt): Near =>
+  (said, words) => {
+    if (!said || words.some((w) => w.found)) return undefined;
+    const close = nearest(said, names);
+    const [only] = close;
+    const own = only?.name.toLowerCase().split(/\s+/) ?? [];
+    const inIt = said
+      .toLowerCase()
+      .split(/\s+/)
+      .every((w) => own.includes(w));
+    if (close.length === 1 && only?.kind === 'cover' && inIt) return only;
+    if (close.length) doubt(words[0]?.from ?? 0, words.at(-1)?.to ?? 0, close);
+    return undefined;
+  };

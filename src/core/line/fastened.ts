@@ -37,19 +37,33 @@ export function fastened(
   );
   // "axle nuts" are more than one, and nobody counted them.
   const said = readCount(piece);
-  const count = said === undefined ? (several ? null : 1) : said;
+  const bare = piece.rest.length;
   const shape = readShape(piece);
+  // "board unscrewed": by how many is not said.
+  const unsaid = verb?.does === 'undo' && piece.rest.length === bare && Object.keys(thread).length === 0;
+  const many = said === undefined ? (several || unsaid ? null : 1) : said;
+  // "nut M8 x2": a nut has no length.
+  const nut = said === undefined && /^(?!.* with )(?:.* )?(?:nut|washer)$/.test(shape.name ?? '');
+  const nuts = nut && !thread.thread?.includes('-') ? thread.lengthMm : undefined;
+  const count = nuts ?? many;
+  if (nuts !== undefined) delete thread.lengthMm;
   // What is not there did not come off.
   const lacking = piece.at((w) => /^(?:missing|lost)$/.test(w.text));
   if (lacking >= 0) {
     const [word] = piece.take(lacking, 1, 'not understood');
     doubt(word?.from ?? 0, word?.to ?? 0);
   }
+  // "6 screws M3x8, out"
+  const [comma, out] = piece.rest.slice(-2);
+  if (comma?.type === 'comma' && /^(?:out|off)$/.test(out?.text ?? ''))
+    piece.take(piece.rest.length - 2, 2, 'verb');
   unreadable(piece, doubt);
   const { said: from, words } = piece.words('from');
   const covers = from ? coversCalled(from, names) : [];
   const known = knownIn(words) ?? (covers.length === 1 ? covers[0] : undefined);
   if (!known) nearTo(names, doubt)(from, words);
+  const tells = words.some((w) => !w.found && /^(?:is|was|are|were|had|has)$/.test(w.text));
+  if (tells) doubt(words[0]?.from ?? 0, words.at(-1)?.to ?? 0);
   const toolDrive = rest.tool
     ? /\bT\d{1,2}\b|\bPH\d\b|\bPZ\d\b/i.exec(rest.tool)?.[0].toUpperCase()
     : undefined;

@@ -7,17 +7,21 @@ import { Piece, type Word } from './piece';
 const SCREW_WORD =
   /^(screw|bolt|nut|washer|standoff|stud|rivet|thumbscrew|setscrew|woodscrew|tapper|self-tapper)s?$/;
 const HEADS = /^(?:pan|flat|countersunk|button|cap|cheese|flange|truss)$/;
-const SORTS = /^(?:short|long)$/;
+const SORTS = /^(?:short|long)(?:er|est)?$/;
 /** What a screw carries. */
 const BESIDE = /^(?:washer|nut)s?$/;
 /** How screws look beside others. */
 const LOOKS =
-  /^(?:small|little|big|large|tiny|thin|thick|spring|shoulder|thumb|grub|set|self|tapping|self-tapping|machine|wood|lock|captive|hidden|stripped|rusty|plastic|nylon|coarse|fine)$/;
+  /^(?:small|little|big|large|tiny|thin|thick|spring|shoulder|thumb|grub|set|self|tapping|self-tapping|machine|wood|lock|wing|nyloc|dome|captive|hidden|stripped|rusty|plastic|nylon|coarse|fine)$/;
+/** Washers by their sort. */
+const WASHERS = /^(?:star|serrated|fibre|rubber|felt|wave|flat|toothed)$/;
 /** A colour, which is all that is said of some: "3 silver". */
 const COLOURS = /^(?:black|silver|brass|gold|golden|chrome|zinc|steel)$/;
+/** So far on stands what "both" is said of. */
+const MOST_WORDS = 4;
 /** What follows screws that are called by what drives them, or by their colour, alone. */
 const WHENCE = /^(?:from|off|of|in|on|under|at|ones?)$/;
-const ALIKE = /^(?:equal|alike|same)$/;
+const ALIKE = /^(?:equal|alike|same|identical)$/;
 /** Words that sound like a number. */
 const HEARD: Record<string, number> = { for: 4, to: 2, too: 2, won: 1, ate: 8 };
 const SEVERAL = /^(?:several|some|all|every)$/;
@@ -104,8 +108,13 @@ export function isFastener(piece: Piece, takes: string | null | undefined): bool
   const from = piece.rest.findIndex(
     (w) => !w.found && /^(?:from|off|under|behind|below|beside)$/.test(w.text),
   );
+  const holds = (w: Word) =>
+    !w.found && (SCREW_WORD.test(w.text) || /^(?:metric|inch|count|number)$/.test(w.type));
+  // "earth lug off the stud" is the lug.
+  const other =
+    takes === undefined && from > 0 && !piece.rest.slice(0, from).some(holds) && !isCount(piece.rest[0]);
   const own =
-    from > 0 && (takes === 'part' || !/^(?:from|off)$/.test(piece.rest[from]?.text ?? ''))
+    from > 0 && (takes === 'part' || other || !/^(?:from|off)$/.test(piece.rest[from]?.text ?? ''))
       ? from
       : Number.POSITIVE_INFINITY;
   const has = (fits: (w: Word, i: number, all: Word[]) => boolean) => piece.at(fits) >= 0;
@@ -123,10 +132,17 @@ export function isFastener(piece: Piece, takes: string | null | undefined): bool
     return read !== null && (w.type === 'drive' || read.used > 1);
   });
   // "2 torx", "4 phillips from the hood": what drives them is all that is said of them.
-  if (counted && (saysDriveAlone(piece) || colourAt(piece) > 0)) return true;
+  const headed = has(
+    (w, i, all) => i > 0 && i <= 2 && HEADS.test(w.text) && w.text !== 'button' && ends(all[i + 1]),
+  );
+  if (counted && (saysDriveAlone(piece) || colourAt(piece) > 0 || headed)) return true;
   const sorted = counted && has((w, i) => (i <= 2 && SORTS.test(w.text)) || ALIKE.test(w.text));
   return (threaded && (counted || driven)) || driven || sorted || (threaded && piece.rest.length > 1);
 }
+
+/** Whether what screws are called by ends there, or is followed by where they come from. */
+const ends = (next: Word | undefined): boolean =>
+  next === undefined || (!next.found && (WHENCE.test(next.text) || next.type === 'comma'));
 
 /** Whether a piece names a drive instead of a screw: right after how many, and before where from. */
 function saysDriveAlone({ rest }: Piece): boolean {
@@ -156,6 +172,21 @@ const isCount = (w: Word | undefined): boolean =>
  */
 export function readCount(piece: Piece): number | null | undefined {
   const several = piece.at((w) => SEVERAL.test(w.text));
+  // "all screws of the shell out, 18"
+  const last = piece.rest.length - 1;
+  const row = piece.rest[last - 2]?.type === 'number';
+  if (last > 1 && !row && piece.rest[last - 1]?.type === 'comma' && isCount(piece.rest[last])) {
+    const counted = Piece.numberOf(piece.take(last - 1, 2, 'how many')[1]);
+    if (several >= 0 && several <= 1) piece.take(several, 1, 'how many');
+    return counted;
+  }
+  // "both batteries"
+  const two = piece.rest[0]?.text === 'both' && !piece.rest[0]?.found;
+  const plural = piece.rest.slice(1, MOST_WORDS).find((w) => w.found || /[^s]s$/.test(w.text));
+  if (two && plural && !plural.found) {
+    piece.take(0, 1, 'how many');
+    return 2;
+  }
   // "all 14", "the last 3": it is counted.
   const which =
     /^(?:all|both|last|first|other|remaining)$/.test(piece.rest[0]?.text ?? '') && !piece.rest[0]?.found;
@@ -169,6 +200,14 @@ export function readCount(piece: Piece): number | null | undefined {
   // "spades off, 6 pcs"
   const pieces = piece.at((w, i, all) => isCount(w) && /^(?:pcs?|pieces)$/.test(all[i + 1]?.text ?? ''));
   if (pieces >= 0) return Piece.numberOf(piece.take(pieces, 2, 'how many')[0]);
+  // "T20 x 4 controller cover"
+  const by =
+    at < 0 && !isCount(piece.rest[0]) ? piece.at((w, i, all) => w.text === 'x' && isCount(all[i + 1])) : -1;
+  if (by >= 0) return Piece.numberOf(piece.take(by, 2, 'how many')[1]);
+  // "M4x10, 6 off"
+  const lot = piece.rest.slice(-3);
+  if (lot[0]?.type === 'comma' && isCount(lot[1]) && lot[2]?.text === 'off')
+    return Piece.numberOf(piece.take(piece.rest.length - 3, 3, 'how many')[1]);
   // "knobs x4"; with a great letter it is the mark of a thing.
   const times = at < 0 ? piece.at((w) => /^x[1-9]\d?$/.test(piece.original(w))) : -1;
   if (times >= 0 && (times > 0 || piece.spans.some((s) => s.as === 'what')))
@@ -183,7 +222,11 @@ export function readCount(piece: Piece): number | null | undefined {
     return heard;
   }
   // "front panel 3 screws bottom"
-  const named = piece.at((w, i, all) => i > 0 && isCount(w) && SCREW_WORD.test(all[i + 1]?.text ?? ''));
+  const named = piece.at((w, i, all) => {
+    const next = all[i + 1]?.text ?? '';
+    const looks = LOOKS.test(next) || COLOURS.test(next) || SORTS.test(next);
+    return i > 0 && isCount(w) && SCREW_WORD.test((looks ? all[i + 2]?.text : next) ?? '');
+  });
   if (named > 0 && !isCount(first)) return Piece.numberOf(piece.take(named, 1, 'how many')[0]);
   // "2 nuts", "four M three": a number that stands first, with something after it.
   if (!isCount(first) || (piece.rest.length < 2 && !sized)) return undefined;
@@ -227,12 +270,17 @@ export function readShape(piece: Piece): Pick<LineEntry, 'drive' | 'head' | 'nam
   if (alike >= 0) piece.take(alike, 1, 'how many');
   const sort = piece.at((w) => SORTS.test(w.text));
   let sorted = sort >= 0 ? `${piece.take(sort, 1, 'what')[0]?.text} ` : '';
+  if (sort >= 0 && /^ones?$/.test(piece.rest[sort]?.text ?? '')) piece.take(sort, 1, 'what');
   // How it looks stands right before what it is: a black lid is no black screw.
   let looks = '';
   for (;;) {
     const at = piece.at(
       (w, i, all) =>
-        (LOOKS.test(w.text) || COLOURS.test(w.text)) &&
+        (LOOKS.test(w.text) ||
+          COLOURS.test(w.text) ||
+          (WASHERS.test(w.text) &&
+            /^washers?$/.test(all[i + 1]?.text ?? '') &&
+            all[i - 1]?.text !== 'with')) &&
         SCREW_WORD.test(all[i + 1]?.text ?? '') &&
         !all[i + 1]?.found,
     );
@@ -267,7 +315,8 @@ export function readShape(piece: Piece): Pick<LineEntry, 'drive' | 'head' | 'nam
   if (mm >= 0) {
     const length = Number.parseFloat(piece.take(mm, 1, 'what')[0]?.text ?? '');
     // What a nut or a standoff measures is the spanner that turns it.
-    if (/nut|standoff/.test(called)) out.drive ??= `HEX${length}`;
+    if (/nut|standoff/.test(called))
+      out.drive = out.drive && out.drive !== 'HEX' ? out.drive : `HEX${length}`;
     else out.lengthMm = length;
   }
   return out;

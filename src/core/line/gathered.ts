@@ -1,6 +1,6 @@
 import type { LineEntry } from './entry';
 import { fromOf, isFasteners, type Part } from './part';
-import { elsewhere, sorted } from './sorts';
+import { elsewhere, perEach, sorted, sortedThings } from './sorts';
 import { told } from './told';
 
 /** Parts that "and" joins. */
@@ -46,7 +46,9 @@ function named(parts: readonly Part[]): Part[] {
   const out: Part[] = [];
   for (const part of parts) {
     const [entry] = part.of;
-    const before = out.at(-1)?.of.at(-1);
+    // A latch that was opened is no thing that was spoken of.
+    const spoken = out.findLast((p) => p.of.at(-1)?.does !== 'unlatch') ?? out.at(-1);
+    const before = spoken?.of.at(-1);
     const nameless = part.of.length === 1 && entry !== undefined && !entry.name && !entry.kind && !entry.to;
     if (!nameless || !before?.name || (!entry.takesOff && before.does !== 'look')) out.push(part);
     else if (!entry.takesOff)
@@ -55,14 +57,31 @@ function named(parts: readonly Part[]): Part[] {
         ...part,
         of: [{ ...entry, name: before.name, ...(before.known ? { known: before.known } : {}) }],
       });
+    else if (before.kind === 'plug' && entry.does !== 'unplug')
+      // "battery unplugged, peeled off": its plug, and then itself.
+      out.push({ ...part, of: [{ ...entry, kind: 'part', name: before.name, count: 1 }] });
     else if (before.takesOff)
       // It is off already: how it came off is said now.
-      out.at(-1)?.of.splice(-1, 1, { ...before, ...entry, does: entry.does });
+      spoken?.of.splice(-1, 1, { ...before, ...entry, does: entry.does });
     else {
       const { name, known } = before;
       const off = { ...entry, kind: 'part' as const, name, count: 1, ...(known ? { known } : {}) };
       out.push({ ...part, of: [off] });
     }
+  }
+  return out;
+}
+
+/** What was done to the one before is done to the next: "unplug J7 first, then the lamp, then the fan". */
+function carried(parts: readonly Part[]): Part[] {
+  const out: Part[] = [];
+  for (const part of parts) {
+    const before = out.at(-1)?.of.at(-1);
+    const [e] = part.of;
+    const same = part.then && part.verbless && part.of.length === 1 && e?.kind === 'part';
+    if (same && before?.kind === 'plug' && before.does === 'unplug')
+      out.push({ ...part, of: [{ ...fromOf(before), ...e, kind: 'plug', does: 'unplug' }] });
+    else out.push(part);
   }
   return out;
 }
@@ -75,4 +94,6 @@ function named(parts: readonly Part[]): Part[] {
  * @example gathered([{ of: [screws], … }, { of: [washers], joined: true, places: [cup], … }])[0].place // cup
  */
 export const gathered = (parts: readonly Part[]): LineEntry[] =>
-  told(sorted(elsewhere(named(runs(parts).flatMap(kept))))).flatMap(({ of }) => of);
+  carried(told(sorted(sortedThings(perEach(elsewhere(named(runs(parts).flatMap(kept)))))))).flatMap(
+    ({ of }) => of,
+  );

@@ -1,7 +1,7 @@
 import { isFastener } from './fastener';
 import { Piece, type Word } from './piece';
 import { saysHowItIs } from './states';
-import { verbAt } from './verb-at';
+import { GUIDE, verbAt } from './verb-at';
 import { type LineVerb, verbOf } from './verbs';
 
 /** What is only looked at. */
@@ -48,9 +48,6 @@ export function readLying(piece: Piece): { to: string; note: string } | undefine
   return { to: piece.typed(said), note: piece.typed(piece.take(0, piece.rest.length, 'note')) };
 }
 
-/** What a lead runs in: out of it, it hangs on still. */
-const GUIDE = /^(?:guides?|clips?|channels?|ducts?|looms?|trunking)$/;
-
 /** "fuser is" hot: what it is, without that it is. */
 function withoutIs(piece: Piece): void {
   const last = piece.rest.length - 1;
@@ -65,7 +62,7 @@ function withoutIs(piece: Piece): void {
  */
 export function readHowItIs(piece: Piece): { verb: LineVerb; note: string } | null {
   const last = piece.rest.length - 1;
-  const stays = piece.at((w, i) => i > 0 && /^(?:stays?|remains?|stayed)$/.test(w.text));
+  const stays = piece.at((w, i) => i > 0 && /^(?:stays?|remains?|stayed|still)$/.test(w.text));
   if (stays > 0) {
     const words = piece.take(stays, piece.rest.length - stays, 'note');
     return { verb: LOOK, note: piece.typed(words) };
@@ -82,30 +79,73 @@ export function readHowItIs(piece: Piece): { verb: LineVerb; note: string } | nu
     withoutIs(piece);
     return { verb: LOOK, note: piece.typed(words) };
   }
-  if (last < 1 || !saysHowItIs(piece.rest[last]) || isFastener(piece, undefined)) return null;
+  const is = last > 1 && /^(?:is|are|was|were)$/.test(piece.rest[last - 1]?.text ?? '');
+  if (last < 1 || !saysHowItIs(piece.rest[last]) || (!is && isFastener(piece, undefined))) return null;
   const [word] = piece.take(last, 1, 'note');
   withoutIs(piece);
   return word ? { verb: LOOK, note: piece.original(word) } : null;
 }
 
+/** What is off when it is switched off, and not taken away. */
+const SWITCHED = /^(?:isolator|breaker|rcd|mains|power)$/;
+
 /** What a switch is set to. */
 const POSITION = /^(?:on|off|open|closed|shut|up|down|left|right|high|low|zero|\d{1,3}|[a-z])$/;
 
 /**
- * A switch that is set without a word for it: "power switch to off".
+ * A switch that is set without a word for it: "power switch to off", "isolator off".
  *
  * @param piece without a verb and without a place
  * @returns the verb, or null where nothing is set
  */
 export function saysItIsSet({ rest }: Piece): LineVerb | null {
   const [to, position] = rest.slice(-2);
+  const switched =
+    position !== undefined && /^(?:on|off)$/.test(position.text) && to && SWITCHED.test(to.text);
+  if (switched && !to.found && !position.found) return SET;
   const set =
     rest.length > 2 && to?.text === 'to' && position && !position.found && POSITION.test(position.text);
   return set ? SET : null;
 }
 
+/** A jumper that is moved: "moved JP1 from 1-2 to 2-3". */
+const PINS = /^\d{1,2}(?:-\d{1,2})?$/;
+
+/**
+ * What is moved to other pins is set, and nothing comes off.
+ *
+ * @param piece where it was before is taken out of it
+ * @param verb of the piece
+ * @returns the verb and where it was, or null where nothing is set
+ */
+export function readMovedTo(
+  piece: Piece,
+  verb: LineVerb | undefined,
+): { verb: LineVerb; note: string } | null {
+  const moved = verb?.words.includes('move') === true;
+  const [to, pins] = piece.rest.slice(-2);
+  if (!moved || to?.text !== 'to' || !PINS.test(pins?.text ?? '')) return null;
+  const from = piece.at((w) => w.text === 'from');
+  const words = from < 0 ? [] : piece.take(from, piece.rest.length - 2 - from, 'note');
+  return { verb: SET, note: piece.typed(words) };
+}
+
 /** What gives way by itself and stays on. */
 const SNAPS = /^(?:hooks?|clips?|tabs?|catch|catches|snaps?)$/;
+/** How they are told to have done so. */
+const GAVE = /^(?:let go|gave way|(?:are |is )?(?:released|popped|free|freed|open|opened|undone|unclipped))$/;
+
+/** "3 snaps at the bottom let go": what let go; null where something else is said. */
+function whatGave(piece: Piece): { verb: LineVerb; note: string } | null {
+  for (const used of [2, 1]) {
+    const at = piece.rest.length - used;
+    const words = piece.rest.slice(at);
+    if (at < 2 || words.some((w) => w.found) || !GAVE.test(words.map((w) => w.text).join(' '))) continue;
+    piece.take(at, used, 'verb');
+    return { verb: UNLATCH, note: '' };
+  }
+  return null;
+}
 
 /**
  * How many hooks or clips let go of something: "5 hooks front panel". They are no things of their own, and what they
@@ -115,10 +155,26 @@ const SNAPS = /^(?:hooks?|clips?|tabs?|catch|catches|snaps?)$/;
  * @returns the verb and what let go, or null where something else is said
  */
 export function readSnaps(piece: Piece): { verb: LineVerb; note: string } | null {
+  // "released 6 clips along the bottom"
+  const done = verbAt(piece.rest, 0);
+  const many = done?.verb.does === 'unclip' ? piece.rest.slice(done.used) : [];
+  const the = /^(?:the|all|both)$/.test(many[0]?.text ?? '') || Piece.numberOf(many[0]) !== undefined;
+  const clips = many[the ? 1 : 0];
+  if (done && clips && !clips.found && SNAPS.test(clips.text)) {
+    piece.take(0, done.used, 'verb');
+    return { verb: UNLATCH, note: '' };
+  }
+  // "2 blue levers"
+  const all = piece.rest;
+  const levers = all.length === 3 && Piece.numberOf(all[0]) !== undefined && !all.some((w) => w.found);
+  if (levers && /^(?:levers|latches|catches|hooks|tabs|snaps)$/.test(all[2]?.text ?? ''))
+    return { verb: UNLATCH, note: '' };
   const [count, snaps, ...held] = piece.rest;
   const counted = count?.type === 'count' || Piece.numberOf(count) !== undefined;
   if (!count || !snaps || !counted || count.found || snaps.found || !SNAPS.test(snaps.text)) return null;
   if (held.length === 0) return { verb: UNLATCH, note: '' };
+  const gave = whatGave(piece);
+  if (gave) return gave;
   if (!held.some((w) => w.found) || held.some((w) => w.text === 'off' && !w.found)) return null;
   piece.take(0, 2, 'note');
   return { verb: UNLATCH, note: piece.typed([count, snaps]) };

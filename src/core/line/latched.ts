@@ -4,7 +4,7 @@ import { type LineVerb, verbOf } from './verbs';
 
 /** What holds a plug or a cover and stays where it is when it is opened. Common practice, no source. */
 const LATCH =
-  /^(?:latch|latches|levers?|flaps?|catch|catches|retainers?|collars?|(?:locking|lock) (?:bars?|tabs?|levers?|flaps?|slides?))$/;
+  /^(?:latch|latches|levers?|flaps?|zifs?|catch|catches|retainers?|collars?|(?:locking|lock) (?:bars?|tabs?|levers?|flaps?|slides?))$/;
 /** What may be said of it before. */
 const WHICH =
   /^(?:the|its|both|all|two|2|small|little|black|brown|white|grey|plastic|side|zif|connector|flex)$/;
@@ -30,10 +30,12 @@ export function latchAt(rest: readonly Word[]): { verb: LineVerb; used: number }
   let from = hit.used;
   while (is(from, UP)) from++;
   let at = from;
-  while (is(at, WHICH)) at++;
+  // A socket that is opened by its flap goes by the name of it.
+  const zif = is(from, /^zifs?$/) && (!rest[from + 1] || is(from + 1, NEXT));
+  while (!zif && is(at, WHICH)) at++;
   const words = rest[at]?.found || rest[at + 1]?.found ? '' : `${rest[at]?.text} ${rest[at + 1]?.text}`;
   const two = LATCH.test(words);
-  if (!two && !is(at, LATCH)) return null;
+  if (!two && !zif && !is(at, LATCH)) return null;
   let end = at + (two ? 2 : 1);
   while (is(end, UP)) end++;
   if (rest[end] && !is(end, NEXT)) return null;

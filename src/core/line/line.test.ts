@@ -182,7 +182,7 @@ const TABLE: Row[] = [
   ['peeled the tape', off('peel', 'tape', 'tape')],
   ['opened the rear cover', off('lift', 'part', 'rear cover', { known: 'rear' })],
   ['rear cover open', off('lift', 'part', 'rear cover', { known: 'rear' })],
-  ['released 4 clips', off('unclip', 'part', 'clips', { count: 4 })],
+  ['released 4 clips', moved('unlatch', { name: '4 clips' })],
   ['battery disconnected', off('unplug', 'plug', 'battery')],
   ['drilled out 2 rivets foot', screw({ count: 2, name: 'rivet', from: 'foot' })],
   [
@@ -195,7 +195,7 @@ const TABLE: Row[] = [
   ['3 torx > cup 2', screw({ count: 3, drive: 'six-lobe', place: { kind: 'cup', label: '2' } })],
   ['2 torx screws foot', screw({ count: 2, drive: 'six-lobe', from: 'foot' })],
   ['4 phillips from foot', screw({ count: 4, drive: 'PH', from: 'foot' })],
-  ['2 star washers', screw({ count: 2, name: 'washer', from: 'star' })],
+  ['2 star washers', screw({ count: 2, name: 'star washer' })],
   ['2 cross cables', off('lift', 'part', 'cross cables', { count: 2 })],
   ['four small screws foot', screw({ count: 4, name: 'small screw', from: 'foot' })],
   ['2 long black screws foot', screw({ count: 2, name: 'long black screw', from: 'foot' })],
@@ -438,7 +438,7 @@ const TABLE: Row[] = [
     screw({ count: 4, thread: 'M4', lengthMm: 16, fromKnown: 'rear' }),
     off('lift', 'part', 'rear cover', { known: 'rear' }),
   ],
-  ['rear cover off, 4 screws', off('lift', 'part', 'rear cover'), screw({ count: 4 })],
+  ['rear cover off, 4 screws', screw({ count: 4, fromKnown: 'rear' }), off('lift', 'part', 'rear cover')],
   ['hood (2 clips, 1 broken)', off('lift', 'part', 'hood', { note: '2 clips, 1 broken' })],
   ['fan 12: 2 M5x12 > cup 2', screw({ count: 2, fromKnown: 'F12', place: { kind: 'cup', label: '2' } })],
   // Sorts that make up what was counted first are not counted twice.
@@ -612,7 +612,7 @@ const TABLE: Row[] = [
   ['spades off, 6 pcs', off('lift', 'part', 'spades', { count: 6 })],
   ['fan 12 unsoldered, 2 points', off('unsolder', 'plug', 'fan 12', { note: '2 points' })],
   ['battery 1 pulled with the tab', off('lift', 'part', 'battery 1', { known: 'B1', tool: 'tab' })],
-  ['flex plug popped off with spudger', off('lift', 'part', 'flex plug', { tool: 'spudger' })],
+  ['flex plug popped off with spudger', off('unplug', 'plug', 'flex plug', { tool: 'spudger' })],
   [
     'fan 12 unclipped from 4 standoffs',
     off('unclip', 'part', 'fan 12', { known: 'F12', from: '4 standoffs' }),

@@ -1,13 +1,13 @@
 import type { Word } from './piece';
 import { saysHowItIs } from './states';
-import { verbAt } from './verb-at';
+import { isToldVerb, verbAt } from './verb-at';
 
 /** A designator: letters, then a number. Common practice, no source. */
 const MARK = /^[a-z]{1,4}\d{1,4}[a-z]?$/;
 /** What may stand before each of several names. */
 const LEADING = /^(?:the|both|all|plugs?|leads?|cables?|connectors?|ribbons?)$/;
 const FROM = /^(?:from|at|on|to|of|off|in)$/;
-const JOINING = /^(?:and|&|\+)$/;
+const JOINING = /^(?:and|&|\+|\/)$/;
 
 /** One of several: a name that is known, or a designator. */
 const isOne = (w: Word | undefined): boolean =>
@@ -15,6 +15,32 @@ const isOne = (w: Word | undefined): boolean =>
 const isLeading = (w: Word | undefined): boolean => w !== undefined && !w.found && LEADING.test(w.text);
 const joins = (w: Word | undefined): boolean =>
   w !== undefined && !w.found && (w.type === 'comma' || JOINING.test(w.text));
+
+/** Where the next of several begins behind what joins it to the one that ends here; null where nothing does. */
+function partAt(rest: readonly Word[], end: number): { end: number; next: number } | null {
+  let next = end;
+  while (joins(rest[next])) next++;
+  if (next === end) return null;
+  const own = !rest[next]?.found && rest[next]?.text === 'the';
+  while (isLeading(rest[next])) next++;
+  return rest[next] && (own || isOne(rest[next])) ? { end, next } : null;
+}
+
+/**
+ * Leads that are told with the plugs they end in: "speaker leads unplugged CN3 left, CN4 right"; null where it is no
+ * such list.
+ */
+function toldOfEach(words: readonly Word[]): Word[][] | null {
+  const at = words.findIndex((w, i) => i > 0 && !w.found && isToldVerb(w.text) && isOne(words[i + 1]));
+  const told = words[at];
+  if (!told || verbAt(words, at)?.verb.takes !== 'plug') return null;
+  const chunks: Word[][] = [[]];
+  for (const w of words.slice(at + 1))
+    if (joins(w)) chunks.push([]);
+    else chunks.at(-1)?.push(w);
+  const each = chunks.length > 1 && chunks.every(([first]) => isOne(first));
+  return each ? chunks.map((c) => [...words.slice(0, at), ...c, told]) : null;
+}
 
 /**
  * Where one of several ends, and where the next begins: after what joins them. A name that is known or a
@@ -30,16 +56,27 @@ function parting(rest: readonly Word[]): { end: number; next: number } | null {
     : toldOf.some((w) => isOne(w) || joins(w) || FROM.test(w.text))
       ? 1
       : comma;
+  // "CN1 (backlight), CN2 (main)": what is said in brackets belongs to the one before.
+  const shut = one && rest[1]?.type === 'open' ? rest.findIndex((w) => w.type === 'shut') : -1;
+  if (shut > 0) return partAt(rest, shut + 1);
   for (let end = 1; end <= Math.max(furthest, 1); end++) {
-    let next = end;
-    while (joins(rest[next])) next++;
-    if (next === end) continue;
-    const own = !rest[next]?.found && rest[next]?.text === 'the';
-    while (isLeading(rest[next])) next++;
-    if (rest[next] && (own || isOne(rest[next]))) return { end, next };
+    const cut = partAt(rest, end);
+    if (cut) return cut;
   }
   return null;
 }
+
+/** What was done to each is said last: "CN1, CN2 and CN3 unplugged"; null where it is no such list. */
+function toldLast(words: readonly Word[]): Word[][] | null {
+  const at = words.findIndex((w) => !isOne(w) && !joins(w));
+  const told = words.slice(at);
+  const ends =
+    at > 2 && told.every((w) => !w.found) && isToldVerb(told.find((w) => !IS.test(w.text))?.text ?? '');
+  const marks = words.slice(0, at);
+  if (!ends || !marks.every((w, i) => (i % 2 === 0 ? isOne(w) : joins(w)))) return null;
+  return marks.filter((_, i) => i % 2 === 0).map((w) => [w, ...told]);
+}
+const IS = /^(?:is|are|was|were|all|both)$/;
 
 /** Where something is now, in which order, or how it was done: no thing of its own. */
 const STATE =
@@ -96,6 +133,8 @@ export function listed(words: Word[]): Word[][] {
   // "J1, J2 and J3", without a word for what was done.
   const bare = words.every((w, i) => (i % 2 === 0 ? isOne(w) : joins(w)));
   if (!verb && bare && words.length > 1) return words.filter((_, i) => i % 2 === 0).map((w) => [w]);
+  const told = toldOfEach(words) ?? toldLast(words);
+  if (told) return told;
   if (!verb?.verb.takes || verb.verb.takes === 'fastener') return [words];
   let at = verb.used;
   while (isLeading(words[at])) at++;

@@ -35,7 +35,7 @@ function each(
 }
 
 /**
- * Marks that share their letters: "J7 and 8" is J7 and J8, "J1 through J3" is J1, J2 and J3.
+ * Marks that share their letters: "J7 and 8" is J7 and J8, "J1 through J3" is J1, J2 and J3, "J7 J8" are two.
  *
  * @param words of a line, names made whole
  * @param text the line
@@ -64,7 +64,14 @@ export function withMarks(words: readonly Word[], text: string, names: readonly 
       ends
     )
       out.push(...each([`${written(mark).slice(0, letters.length)}${w.text}`], w, names));
-    else out.push(w);
+    else {
+      // "CN501 CN502 CN503"
+      const alike = joint?.type === 'word' && !joint.found && !w.found && w.type === 'word';
+      const of = (m: Word) => MARKED.exec(written(m).toLowerCase())?.[1];
+      if (alike && of(joint) !== undefined && of(joint) === of(w))
+        out.push({ type: 'comma', text: ',', from: joint.to, to: w.from });
+      out.push(w);
+    }
   }
   return out;
 }

@@ -21,12 +21,17 @@ export interface NameFound {
 }
 
 const isInWord = (c: string | undefined) => c !== undefined && /[\p{L}\p{N}]/u.test(c);
-/** A number goes on: the motor M1 is not meant in M1.2. */
-const goesOn = (rest: string) => /^\.\d/.test(rest);
+/** A number or a word goes on: the motor M1 is not meant in M1.2, nor the boards in the lead PS-MB. */
+const goesOn = (rest: string) => /^(?:\.\d|[-/][\p{L}\p{N}])/u.test(rest);
+const wentBefore = (before: string) => /[\p{L}\p{N}][-/]$/u.test(before);
 
 /** What it is called; the id of a cover is no name that anybody sees. */
 const callsOf = (n: Named) =>
-  [n.name, ...(n.kind === 'cover' ? [] : [n.id]), ...(n.aliases ?? [])].map((c) => plainOf(c).trim());
+  [n.name, ...(n.kind === 'cover' ? [] : [n.id]), ...(n.aliases ?? [])]
+    .map((c) => plainOf(c).trim())
+    .flatMap((c) => [...new Set([c, c.replace(FIGURE, '$1$2'), c.replace(FIGURE, '$1 $2')])]);
+/** A figure and its unit, with a blank between them or without: the 24 V supply is the 24V supply. */
+const FIGURE = /(?<![\p{L}\p{N}])(\d+(?:\.\d+)?)\s?([vaw]|ah|mah|wh|hz)(?![\p{L}\p{N}])/gu;
 
 /** What goes by exactly these words. */
 export const called = (said: string, names: readonly Named[]): Named | undefined =>
@@ -58,7 +63,8 @@ export function namesIn(text: string, names: readonly Named[]): NameFound[] {
   for (const { named, call } of calls) {
     for (let at = plain.indexOf(call); at >= 0; at = plain.indexOf(call, at + 1)) {
       const to = at + call.length;
-      const whole = !isInWord(plain[at - 1]) && !isInWord(plain[to]) && !goesOn(plain.slice(to));
+      const begins = !isInWord(plain[at - 1]) && !wentBefore(plain.slice(0, at));
+      const whole = begins && !isInWord(plain[to]) && !goesOn(plain.slice(to));
       if (whole && !found.some((f) => at < f.to && f.from < to)) found.push({ named, from: at, to });
     }
   }
@@ -70,8 +76,22 @@ const slips = (length: number) => Math.floor(length / 4);
 /** So many are offered. */
 const OFFERED = 3;
 
+/** What closes a unit goes by many words, and its side by two. Common practice, no source. */
+const CLOSES = /^(?:cover|lid|hatch|panel|door|case|shell|bezel|plate|casing|housing|hood|cap)$/;
+const SIDES: Record<string, string> = { rear: 'back', bottom: 'base', underside: 'base', upper: 'top' };
+const ofSide = (word: string) => SIDES[word] ?? word;
+
+/** Whether a cover is meant by another word for what it is: "rear cover" of the back shell. */
+function isCoverBy(said: string[], call: string[]): boolean {
+  const [is, ...sides] = said.toReversed();
+  const own = call.toReversed();
+  if (!CLOSES.test(is ?? '') || !CLOSES.test(own[0] ?? '') || sides.length === 0) return false;
+  return sides.every((s) => own.slice(1).map(ofSide).includes(ofSide(s)));
+}
+
 /**
- * Names that are nearly what was typed: a few letters wrong, or words that all stand in the name.
+ * Names that are nearly what was typed: a few letters wrong, words that all stand in the name, or of a cover another
+ * word for what it is.
  *
  * @param said as typed
  * @param names what has a name
@@ -93,7 +113,8 @@ export function nearest(said: string, names: readonly Named[]): Named[] {
         const near = begins && mark(plain) === mark(call) && d <= slips(Math.max(plain.length, call.length));
         // "cell" is rather the pouch cell than the cell flex: what a thing is stands last in its name.
         const is = call.split(/\s+/).at(-1) === words.at(-1) ? 0 : 1;
-        return { named, is, d: inside || near ? d : Number.POSITIVE_INFINITY };
+        const cover = named.kind === 'cover' && isCoverBy(words, call.split(/\s+/));
+        return { named, is, d: inside || near || cover ? d : Number.POSITIVE_INFINITY };
       }),
     )
     .filter(({ d }) => d > 0 && Number.isFinite(d))

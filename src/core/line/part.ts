@@ -8,6 +8,8 @@ export interface Part {
   joined: boolean;
   /** told of the one before: behind a colon, in brackets */
   told: boolean;
+  /** it came after the one before: behind "then" */
+  then?: boolean | undefined;
   /** what was done is not said */
   verbless?: boolean;
   /** where each of several is kept, in their order */

@@ -29,7 +29,7 @@ export function withNames(tokens: readonly Token[], found: readonly NameFound[],
 }
 
 /** Small words that are no part of a name at its beginning or its end. */
-const SMALL = /^(?:of|the|a|an|from|off|on|at|and|to|in|its|holding|securing)$/;
+const SMALL = /^(?:of|the|a|an|from|off|on|at|and|to|in|its|holding|securing|round|around)$/;
 
 /** A piece of a line while it is read: what is taken is gone from it, and remembered with its place. */
 export class Piece {

@@ -1,10 +1,10 @@
-import { readMinutes, readNote, readPlaces, readRemark, readTool } from './beside';
+import { readClause, readMinutes, readNote, readPlaces, readRemark, readTool } from './beside';
 import { type Doubt, nearTo, unreadable } from './doubt';
 import type { Doubtful, LineEntry, LineRead } from './entry';
 import { fastened } from './fastened';
 import { isFastener } from './fastener';
 import { gathered } from './gathered';
-import { LOOK, readHowItIs, readLying, readSnaps, saysItIsSet } from './how-it-is';
+import { LOOK, readHowItIs, readLying, readMovedTo, readSnaps, saysItIsSet } from './how-it-is';
 import { latchAt } from './latched';
 import { listed } from './listed';
 import { withMarks } from './marks';
@@ -13,14 +13,19 @@ import type { Part } from './part';
 import { Piece, type Word, withNames } from './piece';
 import { pieces } from './pieces';
 import type { Place } from './place';
+import { sorted } from './sorts';
 import { standing } from './standing';
 import { saysInPassing, saysWhereItWent } from './states';
 import { thing } from './thing';
 import { plainOf, tokensOf } from './tokens';
-import { readVerb, verbAt } from './verb-at';
+import { readVerb, saysItIsOff, verbAt } from './verb-at';
+import { verbOf } from './verbs';
 
-/** What is done on the way back: nothing of it came off. */
-const GOES_BACK = /^(?:refit(?:ted)?|fitted|mounted|reseated|reconnected|replugged|reassembled|put)$/;
+/** What is done on the way back, or was found or lost: nothing of it came off. */
+const NOT_OFF = /^(?:found|refit(?:ted)?|fitted|mounted|reseated|reconnected|replugged|reassembled|put)$/;
+
+/** What is undone without a screw. */
+const STRAPS = /^(?:straps?|buckles?|laces?|knots?|zips?|belts?)$/;
 
 /** The verb of a piece; a latch that is opened stays on, whatever verb is used for it. */
 function readDoing(piece: Piece) {
@@ -32,9 +37,14 @@ function readDoing(piece: Piece) {
 
 /** Where something that has a name went: "front panel forward" is the front panel. */
 function readWent(piece: Piece): string | undefined {
-  const from = piece.rest.findLastIndex((w) => !saysWhereItWent(w)) + 1;
-  if (from === piece.rest.length || !piece.rest[from - 1]?.found) return undefined;
-  const words = piece.take(from, piece.rest.length - from, 'note');
+  const went = (w: Word, i: number, all: Word[]) =>
+    saysWhereItWent(w) ||
+    (w.text === 'back' && !w.found) ||
+    (w.type === 'millimetres' && /^(?:back|forward|up|down|out)$/.test(all[i - 1]?.text ?? ''));
+  const from = piece.rest.findLastIndex((w, i, all) => !went(w, i, all)) + 1;
+  const at = piece.rest[from - 1]?.text === 'at' && piece.rest[from]?.text === 'both' ? from - 1 : from;
+  if (from === piece.rest.length || !piece.rest[at - 1]?.found) return undefined;
+  const words = piece.take(at, piece.rest.length - at, 'note');
   return piece.typed(words);
 }
 
@@ -55,24 +65,42 @@ function readMove(
   // "balance lead out first": in which order stands in the story anyway.
   while (piece.rest.length > 2 && saysInPassing(piece.rest.at(-1)))
     piece.take(piece.rest.length - 1, 1, 'note');
+  if (saysInPassing(piece.rest[1]) && verbAt(piece.rest, 0)) piece.take(1, 1, 'note');
   const side = readLying(piece);
   if (side) {
     const said = [side.note, remark, note].filter(Boolean).join('; ');
     return { does: 'flip', takesOff: false, to: side.to, ...(said ? { note: said } : {}) };
   }
   const back = piece.rest[0];
-  if (back && !back.found && GOES_BACK.test(back.text)) doubt(back.from, back.to);
+  // "put 4 screws in a bag": they are off, and that is where they went.
+  if (back && !back.found && place && /^(?:put|placed)$/.test(back.text)) piece.take(0, 1, 'verb');
+  else if (back && !back.found && NOT_OFF.test(back.text)) doubt(back.from, back.to);
   const snaps = place ? null : readSnaps(piece);
-  const verb = snaps?.verb ?? readDoing(piece) ?? (place ? null : saysItIsSet(piece)) ?? undefined;
+  const said = snaps?.verb ?? readDoing(piece) ?? (place ? null : saysItIsSet(piece)) ?? undefined;
+  const moved = readMovedTo(piece, said);
+  const verb = moved?.verb ?? said;
   const went = readWent(piece);
   // "the two screws": how many stands behind the word that says which.
-  if (piece.rest[0]?.text === 'the' && Piece.numberOf(piece.rest[1]) !== undefined) piece.take(0, 1, 'what');
+  const whose =
+    Piece.numberOf(piece.rest[1]) !== undefined ||
+    /^(?:other|last|first|remaining)$/.test(piece.rest[1]?.text ?? '');
+  if (piece.rest[0]?.text === 'the' && whose) piece.take(0, 1, 'what');
+  // A strap that is undone holds nothing any more, and stays on.
+  const strap =
+    verb?.does === 'undo' && STRAPS.test(piece.rest.at(-1)?.text ?? '') && !piece.rest.at(-1)?.found;
+  if (strap)
+    return standing(
+      piece,
+      verbOf('unlatch'),
+      note || remark ? { note: [note, remark].filter(Boolean).join('; ') } : {},
+      nearTo(names, doubt),
+    );
   const tool = readTool(piece);
   // "relay 5 s" is the name of a relay: only what lasts has a time.
-  const lasts = verb !== undefined && (verb.takes === null || verb.does === 'cut');
+  const lasts = tool !== undefined || (verb !== undefined && (verb.takes === null || verb.does === 'cut'));
   const minutes = lasts ? readMinutes(piece) : undefined;
   const so = verb || place ? null : readHowItIs(piece);
-  const noted = [note, remark, so?.note, snaps?.note, went].filter(Boolean).join('; ');
+  const noted = [note, remark, so?.note, snaps?.note, moved?.note, went].filter(Boolean).join('; ');
   const rest = {
     ...(noted ? { note: noted } : {}),
     ...(tool ? { tool } : {}),
@@ -101,16 +129,28 @@ function readMove(
   return thing(piece, verb, rest, near, doubt);
 }
 
-/** Screws that are told of in brackets: "hood (4x M3x8)". */
+/**
+ * What is told of in brackets: screws of a thing, "hood (4x M3x8)"; how many, "cable ties (3)"; sorts of screws, "9
+ * screws (4 long, 5 short)".
+ */
 function inBrackets(part: Part, names: readonly Named[]): Part[] {
   const [thing] = part.of;
-  if (part.of.length !== 1 || !thing?.note || thing.kind !== 'part') return [part];
-  const { entries, doubtful } = readText(thing.note, names);
-  const screws = entries.every((e) => e.kind === 'fastener' && !e.from && !e.note);
-  if (!screws || doubtful.length > 0 || !/^(?:\d|m\d)/i.test(thing.note)) return [part];
-  const { note: _screws, ...bare } = thing;
+  if (part.of.length !== 1 || !thing?.note || !thing.takesOff) return [part];
+  const { note, ...plain } = thing;
+  const many = /^(?:x\s?)?([1-9]\d?)(?:\s?x)?$/.exec(note)?.[1];
+  if (many && thing.kind !== 'fastener' && thing.count === 1)
+    return [{ ...part, of: [{ ...plain, count: Number(many) }] }];
+  const { entries, doubtful } = readText(note, names);
+  if (thing.kind === 'fastener') {
+    const each = entries.map((e): Part => ({ of: [e], joined: false, told: true, places: [] }));
+    const both = doubtful.length === 0 ? sorted([{ ...part, of: [plain] }, ...each]) : [];
+    return both.length === each.length && each.length > 1 ? both : [part];
+  }
+  if (thing.kind !== 'part') return [part];
+  const screws = entries.length > 0 && entries.every((e) => e.kind === 'fastener' && !e.from && !e.note);
+  if (!screws || doubtful.length > 0 || !/^(?:\d|m\d)/i.test(note)) return [part];
   return [
-    { ...part, of: [bare], verbless: false },
+    { ...part, of: [plain], verbless: false },
     { of: entries, joined: false, told: true, places: [] },
   ];
 }
@@ -141,20 +181,23 @@ export function readText(text: string, names: readonly Named[] = []): LineRead {
   const spans: LineRead['spans'] = [];
   const read = (words: Word[]) => {
     const piece = new Piece(words, text);
-    const note = readNote(piece);
+    const clause = readClause(piece);
+    const note = [readNote(piece), clause.note].filter(Boolean).join('; ') || undefined;
     const places = readPlaces(piece, doubt);
-    const entry = readMove(piece, note, places[0], names, doubt);
+    const move = readMove(piece, note, places[0], names, doubt);
+    const hangs = clause.aside && move?.takesOff && move.kind !== 'fastener';
+    const entry = move && hangs ? { ...move, aside: true } : move;
     // The verb of a list is read once.
     spans.push(...piece.spans.filter((s) => !spans.some((t) => t.from === s.from && t.to === s.to)));
-    const verbless = !piece.spans.some((s) => s.as === 'verb');
+    const verbless = !piece.spans.some((s) => s.as === 'verb') && !saysItIsOff(words);
     return { of: entry ? [entry] : [], places, verbless };
   };
   const words = withMarks(withNames(tokens, found, plain), text, names);
-  const parts = pieces(words, text).flatMap(({ words, joined, told }) => {
+  const parts = pieces(words, text).flatMap(({ words, joined, told, then }) => {
     const each = listed(words).map(read);
     const places = each.at(-1)?.places ?? [];
     const verbless = each.every((r) => r.verbless);
-    const part = { of: each.flatMap((r) => r.of), joined, told, places, verbless };
+    const part = { of: each.flatMap((r) => r.of), joined, told, then, places, verbless };
     return inBrackets(part, names);
   });
   return {

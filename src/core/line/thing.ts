@@ -1,8 +1,9 @@
-import { type Doubt, knownIn, unreadable } from './doubt';
+import { calledTwice, type Doubt, knownIn, type Near, unreadable } from './doubt';
 import type { LineEntry } from './entry';
 import { readCount } from './fastener';
 import type { Named } from './names';
 import type { Piece, Word } from './piece';
+import { isToldVerb } from './verb-at';
 import type { LineVerb, ThingKind } from './verbs';
 
 const TIES = /\b(?:ties?|straps?|zip|strings?|wires?|leads?|cables?|loom|lacing|cord|rivets?|seals?)\b/;
@@ -12,6 +13,8 @@ const TAPES = /\b(?:tape|foil|film|label|sticker|kapton|gasket|pad|mylar)s?\b/;
 const LEADS = /\b(?:lead|cable|flex|ribbon|wire|harness|plug|connector)s?\b/;
 const PLUGS_LAST = /\b(?:plug|connector)s?$/;
 const LEADS_LAST = /\b(?:lead|cable|flex|ribbon|harness|plug|connector)s?$/;
+/** A lead that goes by its ends: "lead PS-MB". */
+const LEAD_TO = /^(?:lead|cable|flex|ribbon|harness) \S+$/;
 /** What is made of things, and is none of them. */
 const PICTURES = /^(?:photos?|pictures?|pics?)\b/;
 /** Marks that connectors have on a board. Common practice, no source. */
@@ -48,13 +51,27 @@ function readAside(piece: Piece): boolean {
   return true;
 }
 
+/** Whether a word stands right behind the verb: "antenna lead unplugged from the tuner". */
+const isBehindVerb = (piece: Piece, w: Word): boolean =>
+  piece.spans.some((s) => {
+    const before = piece.rest[piece.rest.indexOf(w) - 1];
+    return s.as === 'verb' && before !== undefined && s.from >= before.to && s.to <= w.from;
+  });
+
 /** What a thing was on: "ferrite off the grey ribbon" is the ferrite, and not the ribbon. */
 function readOff(piece: Piece): string | undefined {
   const named = (w: Word | undefined) => w?.found !== undefined || MARKED.test(w?.text ?? '');
   const at = piece.at((w, i, all) => {
     const next = all[i + 1];
-    const the = next?.text === 'the' && i + 2 < all.length;
+    const the = /^(?:the|its|both|all)$/.test(next?.text ?? '') && i + 2 < all.length;
     // "W1 from A3" is W1; a lead from somewhere may be called by that.
+    const lead = all.slice(0, i).some((x) => x.found || LEADS.test(x.text));
+    const end = w.text === 'at' && lead && !all.some((x) => /^ties?$/.test(x.text));
+    const of = w.text === 'of' || (w.text === 'out' && next?.text === 'of');
+    const behind = /^(?:from|off)$/.test(w.text) || end || of;
+    if (behind && next && isBehindVerb(piece, w)) return true;
+    // "peeled from the adhesive": what it is was said before.
+    if (i === 0 && w.text === 'from' && piece.spans.some((s) => s.as === 'verb')) return true;
     if (w.text === 'from')
       return (
         i === 1 &&
@@ -64,17 +81,31 @@ function readOff(piece: Piece): string | undefined {
     // "unplug ribbon at board A": which end of it.
     if (/^(?:at|on)$/.test(w.text))
       return i === 1 && next !== undefined && (all[0]?.found ?? next.found) !== undefined;
-    if (w.text !== 'off' || i === 0 || next === undefined) return false;
+    if (w.text !== 'off' || i === 0 || next === undefined || /^(?:with|by|using|at)$/.test(next.text))
+      return false;
     return (
-      the || next.found !== undefined || (i === 1 && all[0]?.found !== undefined && next.type === 'word')
+      the ||
+      next.found !== undefined ||
+      (i === all.length - 2 && next.type === 'word') ||
+      (i === 1 && all[0]?.found !== undefined && next.type === 'word')
     );
   });
   if (at < 0) return undefined;
   const end = piece.rest.findIndex((w, i) => i > at && !w.found && !/^(?:word|number)$/.test(w.type));
   const words = piece.take(at, (end < 0 ? piece.rest.length : end) - at, 'from').slice(1);
-  const own = words.filter((w, i) => i > 0 || w.found || w.text !== 'the');
+  const first = words.findIndex((w) => w.found || !/^(?:of|the|its)$/.test(w.text));
+  const own = words.slice(Math.max(first, 0));
   return piece.typed(own) || undefined;
 }
+
+/** No name has more words. Common practice, no source. */
+const MOST_WORDS = 6;
+
+/** Whether words tell a story, and are no name: "shell lifted", "fuse is blown". */
+const isTold = (words: readonly Word[]): boolean =>
+  words.length > MOST_WORDS ||
+  words.some((w, i) => i > 0 && !w.found && (TELLS.test(w.text) || isToldVerb(w.text)));
+const TELLS = /^(?:is|was|are|were|came|went|fell|let|go|goes|then|still|has|had|did|does)$/;
 
 /** What kind of thing comes off: by what is known of it, by its verb, by its words. */
 function kindOf(
@@ -104,7 +135,11 @@ function kindOf(
   if (known) return 'part';
   // "the main lead", without a word for what was done to it.
   if (verb === undefined && PLUGGED.test(plain)) return 'plug';
-  if (verb === undefined && (PLUGS_LAST.test(plain) || (!counted && LEADS_LAST.test(plain)))) return 'plug';
+  if (
+    verb === undefined &&
+    (PLUGS_LAST.test(plain) || LEAD_TO.test(plain) || (!counted && LEADS_LAST.test(plain)))
+  )
+    return 'plug';
   if (/^tape\b|\btape$/.test(plain)) return 'tape';
   return /\bties?\b/.test(plain) ? 'tie' : 'part';
 }
@@ -125,7 +160,7 @@ export function thing(
   piece: Piece,
   verb: LineVerb | undefined,
   rest: Partial<LineEntry>,
-  near: (said: string, words: readonly Word[]) => void,
+  near: Near,
   doubt: Doubt,
 ): LineEntry | null {
   const takes = verb?.takes;
@@ -143,13 +178,23 @@ export function thing(
   const lengthMm =
     measure < 0 ? undefined : Number.parseFloat(piece.take(measure, 1, 'how long')[0]?.text ?? '');
   // "unplug plug J7" names J7; "unplug main plug" names the main plug.
-  if (verb && piece.rest.length > 1 && !piece.rest[0]?.found && /^plug$/.test(piece.rest[0]?.text ?? ''))
+  const marked = piece.rest[1]?.found !== undefined || MARKED.test(piece.rest[1]?.text ?? '');
+  if (
+    (verb || marked) &&
+    piece.rest.length > 1 &&
+    !piece.rest[0]?.found &&
+    /^plug$/.test(piece.rest[0]?.text ?? '')
+  )
     piece.take(0, 1, 'what');
   const { said: name, words } = piece.words('what');
   // "slide it to the left and lift it off": what it is was said.
   if (!name || /^(?:it|them|that|both)$/i.test(name))
     return verb ? { does: verb.does, takesOff: Boolean(verb.takes), ...rest } : null;
-  const plain = name.toLowerCase();
+  // On which side it is says nothing of what it is.
+  const plain = name
+    .toLowerCase()
+    .replace(/ (?:by|near|beside|under) .*$/, '')
+    .replace(/ (?:left|right|front|rear)$/, '');
   if (
     verb?.does === 'cut' &&
     (lengthMm !== undefined ||
@@ -169,9 +214,10 @@ export function thing(
   // A picture of the leads is no lead.
   if (!knownIn(words.slice(0, 1)) && PICTURES.test(plain))
     return { does: 'photograph', takesOff: false, name, ...rest };
-  near(name, words);
-  const known = words.length === 1 ? words[0]?.found?.named : undefined;
-  const part = knownIn(words);
+  const meant = near(name, words) ?? calledTwice(words);
+  const known = meant ?? (words.length === 1 ? words[0]?.found?.named : undefined);
+  const part = meant ?? knownIn(words);
+  if (!known && isTold(words)) doubt(words[0]?.from ?? 0, words.at(-1)?.to ?? 0);
   const aside = said || verb?.aside === true || (verb?.hinges === true && part?.kind === 'element');
   const kind = kindOf(verb, plain, known, count !== undefined);
   return {
@@ -183,7 +229,7 @@ export function thing(
     takesOff: true,
     kind,
     ...(part ? { known: part.id } : {}),
-    name,
+    name: meant ? (meant.kind === 'element' ? meant.id : meant.name) : name,
     count: count === undefined ? 1 : count,
     ...(from ? { from } : {}),
     ...plugWords,

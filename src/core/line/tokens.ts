@@ -28,7 +28,7 @@ const LEXER = moo.compile({
     `#?(?:(?:${NUMBERED})|\\d/\\d-\\d{2})(?:\\s*x\\s*(?:(?:\\d+\\s+)?\\d+/\\d+|${N})(?:\\s?(?:"|in\\b|inch\\b))?)?${END}`,
   ),
   metric: at(`(?:m|st)\\s?${N}(?:\\s*(?:x|by)\\s*${N})?(?:\\s?mm)?${END}`),
-  count: at('\\d{1,3}\\s*x(?=\\s|[a-z#]|\\d{1,2}-|\\d{1,2}/|$)'),
+  count: at('\\d{1,3}\\s*x(?=\\s|[a-z#]|\\d{1,2}-|\\d{1,2}/|$)|\\d{1,3}pcs?(?=\\s|$)'),
   millimetres: at(`${N}\\s?mm${END}`),
   minutes: at(`${N}\\s?(?:min(?:utes?)?|mins|h|hours?|s|sec(?:onds?)?)${END}`),
   contacts: at('\\d{1,3}\\s?-?(?:p|pins?|ways?|contacts?)(?!\\w)'),
@@ -55,6 +55,8 @@ export const plainOf = (text: string): string =>
     .replaceAll('->', ' >')
     // "took the back off: 8 screws"; a note has its own.
     .replace(/(?<=[a-z0-9])(?<!\bnote):(?=\s+\S)/gi, ',')
+    // "fan off - 2 screws"
+    .replace(/(?<=[a-z0-9)] )[-–—](?= [a-z0-9(])/gi, ',')
     .replace(/(\d),(?=\d)/g, '$1.')
     .replace(/[A-Z]/g, (c) => c.toLowerCase());
 

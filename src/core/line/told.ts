@@ -25,7 +25,9 @@ const counted: Rule = (before, told) => {
 /** "battery leads off: red, black" */
 const noted: Rule = (before, told) => {
   const thing = before.of.at(-1);
-  const words = told.of.every((e) => e.kind !== 'fastener' && e.count === 1 && !e.place);
+  const words = told.of.every(
+    (e) => e.kind !== 'fastener' && e.count === 1 && !e.place && !(before.verbless && e.kind === 'plug'),
+  );
   if (!thing?.takesOff || !told.verbless || !words) return null;
   const note = [thing.note, told.of.map((e) => [e.name, e.note].filter(Boolean).join(', ')).join(', ')];
   return [instead(before, { ...thing, note: note.filter(Boolean).join('; ') })];
@@ -46,8 +48,38 @@ const held: Rule = (before, told) => {
   return before.verbless ? [screws] : [screws, before];
 };
 
+/** "main board: unplug CN1" says nothing of the board itself. */
+const pluggedIn: Rule = (before, told) => {
+  const thing = before.of.at(-1);
+  const plugs = told.of.every((e) => e.kind === 'plug');
+  if (!(thing?.kind === 'part' || thing?.kind === 'plug') || !before.verbless || !plugs) return null;
+  return [{ ...told, of: told.of.map((e) => ({ ...ofThing(thing), ...e })) }];
+};
+
+/** "measured R12: 0.5 ohm" is what was found. */
+const found: Rule = (before, told) => {
+  const move = before.of.at(-1);
+  const words = told.of.every((e) => e.kind !== 'fastener' && e.name);
+  if (!move || move.takesOff || !told.verbless || !words) return null;
+  const note = [move.note, ...told.of.map((e) => [e.name, e.note].filter(Boolean).join(', '))];
+  return [instead(before, { ...move, note: note.filter(Boolean).join('; ') })];
+};
+
 /** The first that fits is taken. */
-const RULES: Rule[] = [counted, noted, onIt, held];
+const RULES: Rule[] = [counted, noted, found, onIt, pluggedIn, held];
+
+/** Screws that are told with others, and from nowhere else: "foot off: 4 M4x12 and 2 M4x20". */
+function together(parts: readonly Part[]): Part[] {
+  const out: Part[] = [];
+  for (const part of parts) {
+    const before = out.at(-1);
+    const more = before?.told && isFasteners(before) && isFasteners(part) && !part.told;
+    if (more && part.of.every((e) => !e.from))
+      out.splice(-1, 1, { ...before, of: [...before.of, ...part.of] });
+    else out.push(part);
+  }
+  return out;
+}
 
 /**
  * Parts of a line, with what is told of the one before behind a colon or in brackets.
@@ -58,9 +90,16 @@ const RULES: Rule[] = [counted, noted, onIt, held];
  */
 export function told(parts: readonly Part[]): Part[] {
   const out: Part[] = [];
-  for (const part of parts) {
+  for (const part of together(parts)) {
     const before = part.told ? out.at(-1) : undefined;
-    const both = before && RULES.map((rule) => rule(before, part)).find((made) => made !== null);
+    // "foot off, 4 screws" is as good as "foot off: 4 screws".
+    const off = out.at(-1);
+    const holds = !part.told && !part.joined && !part.then && off && part.of.every((e) => !e.from);
+    const both = before
+      ? RULES.map((rule) => rule(before, part)).find((made) => made !== null)
+      : holds
+        ? ((off.verbless ? null : counted(off, part)) ?? held({ ...off, verbless: false }, part))
+        : null;
     if (both) out.splice(-1, 1, ...both);
     else out.push(part);
   }

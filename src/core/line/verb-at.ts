@@ -1,4 +1,5 @@
 import type { Piece, Word } from './piece';
+import { saysItIsTold } from './states';
 import { toldOf } from './verb-forms';
 import { type LineVerb, VERBS, verbOf } from './verbs';
 
@@ -42,6 +43,7 @@ const LAST = [
   'peel',
   'undo',
   'unscrew',
+  'unbolt',
   'eject',
   'take',
   'cut',
@@ -56,11 +58,15 @@ const LAST = [
 /** What stands last only as it is told: "thermal compound cleaned". */
 const TOLD_ONLY = [
   ...['clean', 'wipe', 'heat', 'warm', 'scrape', 'inspect', 'check', 'measure', 'discharge', 'photograph'],
-  ...['pop', 'pry', 'slide', 'slip', 'unlatch', 'unlock'],
+  ...['bleed', 'pop', 'pry', 'slide', 'slip', 'unlatch', 'unlock'],
 ];
 const TOLD_LAST = new Set([...LAST, ...TOLD_ONLY].flatMap(toldOf));
+/** Before what is told of how it is: "was pulled". */
+const IS_SAID = /^(?:is|was|are|were|be|been|not|never)$/;
+/** Whether a word is a verb as it is told afterwards. */
+export const isToldVerb = (word: string): boolean => TOLD_LAST.has(word);
 const MAY_END = new Set([...LAST, ...TOLD_LAST]);
-const PARTICLE = /^(?:off|out|over|up|open|back)$/;
+const PARTICLE = /^(?:off|out|over|up|open|back|away|free|down|forward|aside)$/;
 const AWAY = /^(?:out|open)$/;
 const IS = /^(?:is|was|are|were)$/;
 
@@ -86,6 +92,9 @@ function around(piece: Piece): LineVerb | undefined {
   return undefined;
 }
 
+/** What a lead runs in: out of it, it hangs on still. */
+export const GUIDE = /^(?:guides?|clips?|channels?|ducts?|looms?|trunking)$/;
+
 /** What is cut and not lifted: "2 cable ties cut at the fan lead". */
 const TIED = /^(?:ties?|straps?|strings?|seals?|silicone|sealant|glue|adhesive)$/;
 const CUT = verbOf('cut');
@@ -106,31 +115,58 @@ const SIGNAL =
 /** Whether a small word says that what stands before it is away: "hood away", "J7 out", "lid open", "fan lead off". */
 function isAway(word: string, own: Word | undefined): boolean {
   if (word === 'away') return true;
-  if (word === 'out' && own && !own.found) return own.type === 'word' && !SIGNAL.test(own.text);
+  if (word === 'out' && own && !own.found)
+    return /^(?:word|number)$/.test(own.type) && !SIGNAL.test(own.text);
+  if (word === 'open' && own && !own.found) return own.type === 'word' && !saysItIsTold(own);
   return (AWAY.test(word) && own?.found !== undefined) || (/^(?:off|out)$/.test(word) && isLead(own));
 }
 
 /** What ends a piece, and what says where a thing lies now. */
-const AFTER = /^(?:>|and|then|into|onto|in|on|to|first|easily|carefully)$/;
+const AFTER = /^(?:>|at|and|then|into|onto|in|on|to|first|easily|carefully)$/;
+/** Behind a verb that is told stands what it was done from, with or by. */
+const TOLD_OF =
+  /^(?:>|and|then|off|out|up|down|away|free|from|of|with|at|by|first|easily|carefully|straight)$/;
+
+/** The words of a piece before its first comma. */
+export function uptoComma(rest: readonly Word[]): readonly Word[] {
+  const comma = rest.findIndex((w) => w.type === 'comma' && !w.found);
+  return comma < 0 ? rest : rest.slice(0, comma);
+}
 
 /**
- * Whether a piece begins that says last what was done: "roof plate off > bench" of "6 M4, roof plate off > bench".
+ * Whether a piece says last that something is off: "roof plate off > bench".
  *
  * @param rest tokens from where it would begin
  * @returns true where `off`, `apart` or `away` ends it before any comma, or `out` or `open` behind what is known or a lead
- * @example endsIt(tokens) // true
+ * @example saysItIsOff(tokens) // true
  */
-export function endsIt(rest: readonly Word[]): boolean {
-  const comma = rest.findIndex((w) => w.type === 'comma');
-  const own = comma < 0 ? rest : rest.slice(0, comma);
-  return own.some(
-    (w, k) =>
+export const saysItIsOff = (rest: readonly Word[]): boolean =>
+  uptoComma(rest).some(
+    (w, k, own) =>
       k > 0 &&
       !w.found &&
       (/^(?:off|apart)$/.test(w.text) || isAway(w.text, own[k - 1])) &&
       (own[k + 1] === undefined || AFTER.test(own[k + 1]?.text ?? '')),
   );
-}
+
+/**
+ * Whether a piece begins that says last what was done: "roof plate off > bench" of "6 M4, roof plate off > bench",
+ * "W2 pulled out" of "tape lifted, W2 pulled out".
+ *
+ * @param rest tokens from where it would begin
+ * @returns true where it says that something is off, or ends before any comma with a verb that is told
+ * @example endsIt(tokens) // true
+ */
+export const endsIt = (rest: readonly Word[]): boolean =>
+  saysItIsOff(rest) ||
+  uptoComma(rest).some(
+    (w, k, own) =>
+      k > 0 &&
+      !w.found &&
+      TOLD_LAST.has(w.text) &&
+      !IS_SAID.test(own[k - 1]?.text ?? '') &&
+      (own[k + 1] === undefined || TOLD_OF.test(own[k + 1]?.text ?? '')),
+  );
 
 /** A verb that stands last: "J7 unplug", "J7 was unplugged", "hood away", "J7 out". */
 function ending(piece: Piece): LineVerb | undefined {
@@ -163,17 +199,43 @@ function ending(piece: Piece): LineVerb | undefined {
   // "rubber mat peeled off the deck": what it was done from follows.
   const told = piece.at(
     (w, i, all) =>
-      i > 0 && TOLD_LAST.has(w.text) && /^(?:off|out|from|of|with|at|by)$/.test(all[i + 1]?.text ?? ''),
+      i > 0 &&
+      ((TOLD_LAST.has(w.text) &&
+        /^(?:off|out|up|down|away|free|from|of|with|at|by|along|under)$/.test(all[i + 1]?.text ?? '')) ||
+        (/^(?:came|comes|fell)$/.test(w.text) && verbAt(all, i)?.used === 2)),
   );
   if (told > 0) {
     const verb = verbAt(piece.rest, told)?.verb;
     // "board lifted out and" is lifted; "mat peeled off the deck" is peeled off something.
-    const small = /^(?:off|out)$/.test(piece.rest[told + 1]?.text ?? '');
-    const ends = small && /^(?:and|then|with)?$/.test(piece.rest[told + 2]?.text ?? '');
+    const small = piece.rest[told + 1]?.text ?? '';
+    const ends =
+      /^(?:came|comes|fell)$/.test(piece.rest[told]?.text ?? '') ||
+      /^(?:up|down|away|free)$/.test(small) ||
+      (/^(?:off|out)$/.test(small) &&
+        /^(?:and|then|with|to|of|on|at|by)?$/.test(piece.rest[told + 2]?.text ?? ''));
     const joined = /^(?:and|then)$/.test(piece.rest[told + 2]?.text ?? '');
     piece.take(told, ends ? (joined ? 3 : 2) : 1, 'verb');
     return verb;
   }
+  // "W3 out of the socket"
+  const of = piece.at(
+    (w, i, all) =>
+      i > 0 &&
+      w.text === 'out' &&
+      all[i + 1]?.text === 'of' &&
+      (all[i - 1]?.found !== undefined || (isLead(all[i - 1]) && i > 1)) &&
+      !GUIDE.test(all.at(-1)?.text ?? ''),
+  );
+  if (of > 0) {
+    const lead = isLead(piece.rest[of - 1]);
+    piece.take(of, 1, 'verb');
+    return lead ? PULL : LIFT;
+  }
+  // "lead off at the power board"
+  const off = piece.at(
+    (w, i, all) => i > 0 && w.text === 'off' && /^(?:at|by|with)$/.test(all[i + 1]?.text ?? ''),
+  );
+  if (off > 0) piece.take(off, 1, 'verb');
   // "plate hinges down": how it opens.
   const opens = /^(?:hinges|swings|folds|tilts|slides|lifts|comes|pulls|pops)$/.test(
     piece.rest[at - 1]?.text ?? '',
@@ -203,8 +265,14 @@ export function readVerb(piece: Piece): LineVerb | undefined {
   const last = piece.rest.at(-1);
   // "tape over the screws peeled": what was done is said last.
   const told = first && last && first.used < piece.rest.length && !last.found && TOLD_LAST.has(last.text);
-  const isThing = first && THINGS_TOO.test(first.verb.does) && (endsIt(piece.rest) || told);
-  if (!first || isThing || (told && first.verb.does === 'tape')) return ending(piece);
+  // "lift pin pulled out": what is done stands there as it is told.
+  const later = piece.rest.findIndex((w, i) => i > 1 && !w.found && TOLD_LAST.has(w.text));
+  const names =
+    first && later > first.used && !TOLD_LAST.has(piece.rest[0]?.text ?? '') && endsIt(piece.rest);
+  const isThing = first && ((THINGS_TOO.test(first.verb.does) && (endsIt(piece.rest) || told)) || names);
+  // "tape off at the ribbon" is peeled; "tape off the terminals" is not.
+  const tape = first?.verb.does === 'tape' && (told || piece.rest[first.used]?.text === 'off');
+  if (!first || isThing || tape) return ending(piece);
   piece.take(0, first.used, 'verb');
   return first.verb;
 }

@@ -8,8 +8,10 @@ const IRREGULAR: Record<string, string[]> = {
   come: ['came', 'comes'],
   swing: ['swung'],
   draw: ['drew', 'drawn'],
+  fall: ['fell', 'fallen'],
+  bleed: ['bled'],
 };
-const DOUBLED = /(?:plug|clip|snip|flip|slip|pop)$/;
+const DOUBLED = /(?:plug|clip|snip|flip|slip|pop|tip)$/;
 
 function pastOf(word: string): string[] {
   const own = IRREGULAR[word];

@@ -25,7 +25,11 @@ export interface LineVerb {
  * things on the shelf. Common practice, no source.
  */
 export const VERBS: LineVerb[] = [
-  { does: 'undo', words: ['undo', 'unscrew', 'loosen', 'screw out', 'drill out'], takes: 'fastener' },
+  {
+    does: 'undo',
+    words: ['undo', 'unscrew', 'unbolt', 'loosen', 'screw out', 'drill out'],
+    takes: 'fastener',
+  },
   { does: 'unplug', words: ['unplug', 'disconnect', 'part', 'pull plug'], takes: 'plug' },
   { does: 'unsolder', words: ['unsolder', 'desolder'], takes: 'plug' },
   {
@@ -36,12 +40,18 @@ export const VERBS: LineVerb[] = [
       'lift out',
       'take off',
       'take out',
-      'pull out',
-      'pull off',
-      'pop off',
-      'pop out',
       'come off',
       'come out',
+      'come away',
+      'come free',
+      'fall off',
+      'fall out',
+      'lift away',
+      'push out',
+      'knock out',
+      'twist off',
+      'screw off',
+      'pull down',
       'open',
       'open up',
       'ease',
@@ -72,6 +82,10 @@ export const VERBS: LineVerb[] = [
       'fold forward',
       'hinge down',
       'tilt forward',
+      'tip',
+      'tip forward',
+      'tip back',
+      'swing away',
     ],
     takes: 'part',
     aside: true,
@@ -91,7 +105,12 @@ export const VERBS: LineVerb[] = [
     takes: 'part',
     hinges: true,
   },
-  { does: 'lift', words: ['pull', 'pop', 'take'], takes: 'part', or: ['plug'] },
+  {
+    does: 'lift',
+    words: ['pull', 'pop', 'take', 'pull out', 'pull off', 'pull away', 'pull free', 'pop off', 'pop out'],
+    takes: 'part',
+    or: ['plug'],
+  },
   { does: 'lift', words: ['move'], takes: 'part' },
   { does: 'remove', words: ['remove'], takes: 'part' },
   { does: 'slide', words: ['slide', 'slide out', 'slide off'], takes: 'part' },
@@ -125,10 +144,24 @@ export const VERBS: LineVerb[] = [
   { does: 'set', words: ['set', 'switch'], takes: null, unless: /^(?:screws?|nuts?|boards?|cover)$/ },
   {
     does: 'unlatch',
-    words: ['unlatch', 'unlock', 'open latch', 'open the latch', 'lift latch', 'lift the latch'],
+    words: [
+      'unlatch',
+      'unlock',
+      'open latch',
+      'open the latch',
+      'lift latch',
+      'lift the latch',
+      'pull tab',
+      'pull the tab',
+    ],
     takes: null,
   },
-  { does: 'heat', words: ['heat', 'warm'], takes: null, unless: /^(?:sinks?|spreaders?|pipes?|shrink)$/ },
+  {
+    does: 'heat',
+    words: ['heat', 'warm', 'heat gun', 'heat gun on'],
+    takes: null,
+    unless: /^(?:sinks?|spreaders?|pipes?|shrink|paste|gun)$/,
+  },
   { does: 'solvent', words: ['solvent', 'alcohol', 'isopropanol', 'ipa'], takes: null },
   {
     does: 'clean',
@@ -147,7 +180,12 @@ export const VERBS: LineVerb[] = [
     takes: null,
     unless: /^(?:leads?|tips?|heads?|lamps?)$/,
   },
-  { does: 'discharge', words: ['discharge'], takes: null, unless: /^(?:lamps?|leads?|tubes?|resistors?)$/ },
+  {
+    does: 'discharge',
+    words: ['discharge', 'bleed'],
+    takes: null,
+    unless: /^(?:lamps?|leads?|tubes?|resistors?)$/,
+  },
   {
     does: 'photograph',
     words: [
@@ -167,12 +205,13 @@ export const VERBS: LineVerb[] = [
   { does: 'mark', words: ['mark', 'label', 'dot', 'marked the', 'labelled', 'labeled'], takes: null },
   {
     does: 'tape',
-    words: ['tape', 'tape over', 'tape off', 'insulate', 'taped the', 'taped over', 'taped up'],
+    words: ['tape', 'tape over', 'insulate', 'taped the', 'taped over', 'taped up'],
     takes: null,
   },
+  { does: 'tape', words: ['tape off'], takes: null, unless: /^(?:at|from|by|of|)$/ },
   { does: 'solder', words: ['solder'], takes: null },
   { does: 'lamp', words: ['lamp on'], takes: null },
-  { does: 'wait', words: ['wait', 'rest', 'let it cool', 'let cool', 'cool down'], takes: null },
+  { does: 'wait', words: ['wait', 'waited', 'rest', 'let it cool', 'let cool', 'cool down'], takes: null },
 ];
 
 /** A verb of the entry line by the word it goes by. */
