@@ -80,11 +80,24 @@ function moveOf(e: LineEntry, fallback: Place, text: string): MoveSaid {
   };
 }
 
-/** The next cup after this one, for what else the line takes off. */
-const after = (place: Place, k: number): Place =>
-  place.kind === 'cup' && place.label && /^\d+$/.test(place.label)
-    ? { ...place, label: String(Number(place.label) + k) }
-    : place;
+/** Whether a thing goes to the place where things go when nobody says. */
+const isUnsaid = (e: LineEntry): boolean =>
+  Boolean(e.kind && e.name) && !e.place && !/^(?:plug|change|part)$/.test(e.kind ?? '');
+
+/**
+ * Where each thing of a line goes of which nobody says where: from cup to cup, past those that hold something.
+ */
+function usualPlaces(entries: readonly LineEntry[], first: Place, taken: readonly string[]): Place[] {
+  const said = entries.flatMap((e) => (e.place?.kind === 'cup' && e.place.label ? [e.place.label] : []));
+  const used = new Set([...taken, ...said]);
+  let place = first;
+  return entries.map((e) => {
+    if (!isUnsaid(e) || place.kind !== 'cup' || !/^\d+$/.test(place.label ?? '')) return place;
+    while (used.has(place.label ?? '')) place = { ...place, label: String(Number(place.label) + 1) };
+    used.add(place.label ?? '');
+    return place;
+  });
+}
 
 /**
  * Reads one line as a technician jots it: `4 x M3x8 PH1 rear cover > cup 3`, `unplug J7 24p latch`,
@@ -93,6 +106,7 @@ const after = (place: Place, k: number): Place =>
  * @param text one line
  * @param fallback place for things whose place is not said
  * @param names covers, elements and plugs of the unit, things in the tray
+ * @param taken cups that hold something, by what is written on them
  * @returns verb, the item that came off (null for a flip, a move that takes nothing off or an empty
  *   line), how it was read, and every move of the line
  * @example readLine('4x M3x8 PH1 rear cover > cup 3').item?.count // 4
@@ -101,10 +115,12 @@ export function readLine(
   text: string,
   fallback: Place = { kind: 'shelf' },
   names: readonly Named[] = [],
+  taken: readonly string[] = [],
 ): QuickLine {
   const { entries, doubtful, spans } = readText(text, names);
   const said = (e: LineEntry) => (entries.length > 1 ? printEntry(e) : text.trim());
-  const moves = entries.map((e, k) => moveOf(e, after(fallback, k), said(e)));
+  const places = usualPlaces(entries, fallback, taken);
+  const moves = entries.map((e, k) => moveOf(e, places[k] ?? fallback, said(e)));
   return {
     ...(moves[0] ?? { verb: 'lift', item: null }),
     text,

@@ -5,7 +5,7 @@ import { recipeMove } from '../../core/recipe';
 import { useKept } from '../../ui/use-kept';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
-import { freeCup } from './free-cup';
+import { cupsInUse, freeCup } from './free-cup';
 
 /** Where screws go when the line does not say: kept for the whole job. */
 export const SCREWS_GO = {
@@ -25,7 +25,11 @@ export function useLine() {
     if (go === 'part') return { kind: 'left in the part' };
     return go === 'hole' ? { kind: 'in its own hole' } : freeCup(items);
   }, [go, items]);
-  const read = useCallback((text: string): QuickLine => readLine(text, usual, names), [usual, names]);
+  const taken = useMemo(() => cupsInUse(items), [items]);
+  const read = useCallback(
+    (text: string): QuickLine => readLine(text, usual, names, taken),
+    [usual, names, taken],
+  );
   const keep = (said: MoveSaid, recipe?: string): Refused | null =>
     record('move.recorded', {
       ...said,
