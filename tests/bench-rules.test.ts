@@ -1,5 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { fold, type JobEvent, partiesLeft, plugsToMove, powerDownLeft, provingLines } from '../src/core/job';
+import {
+  fold,
+  type JobEvent,
+  partiesLeft,
+  plugsToMove,
+  powerDownLeft,
+  provingLines,
+  runOf,
+} from '../src/core/job';
 import { bench } from '../src/core/job/bench.test.fixture';
 import { reportOf } from '../src/core/report';
 import type { UnitMap } from '../src/core/unit';
@@ -67,6 +75,16 @@ describe('heat and levers', () => {
     expect(() => b.tell({ type: 'charge.read', hazard: 'mains', percent: 1, source: 'unit' })).toThrow(
       'how full',
     );
+  });
+});
+
+describe('the run', () => {
+  it('says of the opening that it is in hand while something is off, whatever is looked at', () => {
+    const b = bench({ ...photoPrinter, powerDown: [] });
+    const opening = () => runOf(b.state(), 'trace').find((r) => r.stop === 'open up');
+    expect(opening()).toEqual({ stop: 'open up', status: 'not begun', note: '' });
+    b.line('2 x M3x6 base foot');
+    expect(opening()).toEqual({ stop: 'open up', status: 'in hand', note: '2 off' });
   });
 });
 

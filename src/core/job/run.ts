@@ -89,7 +89,7 @@ const RULES: Record<Stop, Rule> = {
       (s.plan?.kind === 'remedy' && needed.length > 0 && needed.every((c) => open.includes(c)));
     const gate = s.plan && !reached ? gatesAhead(s)[0] : undefined;
     const n = offCount(s).pieces;
-    return { done: reached, heldBy: gate?.name, note: n ? `${n} off` : '' };
+    return { done: reached, heldBy: gate?.name, begun: n > 0, note: n ? `${n} off` : '' };
   },
   swap: (s) => ({
     done: s.fix !== null,
