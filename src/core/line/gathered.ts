@@ -41,6 +41,9 @@ function kept(run: readonly Part[]): Part[] {
     .toReversed();
 }
 
+/** What is done to a thing that is off already: "plus off, insulated with tape". */
+const OF_IT = /^(?:tape|mark|clean|photograph|measure)$/;
+
 /** What a verb without a name is done to is what was spoken of last: "lid stuck, pry with card". */
 function named(parts: readonly Part[]): Part[] {
   const out: Part[] = [];
@@ -50,7 +53,8 @@ function named(parts: readonly Part[]): Part[] {
     const spoken = out.findLast((p) => p.of.at(-1)?.does !== 'unlatch') ?? out.at(-1);
     const before = spoken?.of.at(-1);
     const nameless = part.of.length === 1 && entry !== undefined && !entry.name && !entry.kind && !entry.to;
-    if (!nameless || !before?.name || (!entry.takesOff && before.does !== 'look')) out.push(part);
+    const ofIt = before?.does === 'look' || OF_IT.test(entry?.does ?? '');
+    if (!nameless || !before?.name || (!entry.takesOff && !ofIt)) out.push(part);
     else if (!entry.takesOff)
       // "knob stuck, heated 2 min"
       out.push({

@@ -301,9 +301,9 @@ const CHAIR = unit(['seat pan', 'battery box lid', 'controller cover'], {
 const OF_CHAIR: Row[] = [
   ['seat pan tipped forward', 'lift part aside: seat pan'],
   ['box lid off', 'lift part: battery box lid'],
-  ['neg terminal off first, 10 mm', 'lift part: neg terminal (10 mm)'],
+  ['neg terminal off first, 10 mm', 'unplug plug: neg terminal (10 mm)'],
   ['battery minus undone, M6 bolt + washer', 'undo: 1 x bolt M6 < battery minus', 'undo: 1 x washer'],
-  ['battery plus off, insulated with tape', 'lift part: battery plus', 'tape: with tape'],
+  ['battery plus off, insulated with tape', 'unplug plug: battery plus', 'tape: battery plus with tape'],
   ['both battery leads off, minus first', 'unplug plug: 2 x battery leads (minus first)'],
   ['pack main lead pulled, red grip', 'unplug plug: pack main lead (red grip)'],
   ['pack out, strap undone', 'lift part: pack', 'unlatch: strap'],

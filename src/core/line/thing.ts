@@ -13,6 +13,8 @@ const TAPES = /\b(?:tape|foil|film|label|sticker|kapton|gasket|pad|mylar)s?\b/;
 const LEADS = /\b(?:lead|cable|flex|ribbon|wire|harness|plug|connector)s?\b/;
 const PLUGS_LAST = /\b(?:plug|connector)s?$/;
 const LEADS_LAST = /\b(?:lead|cable|flex|ribbon|harness|plug|connector)s?$/;
+/** A pole: what is off it is its lead. */
+const POLES = /^(?:.* )?(?:plus|minus|positive|negative|pos|neg)(?: (?:terminal|pole|post|lead))?$/;
 /** A lead that goes by its ends: "lead PS-MB". */
 const LEAD_TO = /^(?:lead|cable|flex|ribbon|harness) \S+$/;
 /** What is made of things, and is none of them. */
@@ -137,7 +139,10 @@ function kindOf(
   if (verb === undefined && PLUGGED.test(plain)) return 'plug';
   if (
     verb === undefined &&
-    (PLUGS_LAST.test(plain) || LEAD_TO.test(plain) || (!counted && LEADS_LAST.test(plain)))
+    (PLUGS_LAST.test(plain) ||
+      LEAD_TO.test(plain) ||
+      POLES.test(plain) ||
+      (!counted && LEADS_LAST.test(plain)))
   )
     return 'plug';
   if (/^tape\b|\btape$/.test(plain)) return 'tape';

@@ -18,6 +18,7 @@ export { removeCover, renameCover } from './edit-cover';
 export * from './face';
 export { faceText, readFaceText } from './face-text';
 export { HAZARD_KINDS, HAZARDS, type HazardKind, hazardOfKind, worstFirst } from './hazard-kinds';
+export { type WhileLive, whileLive } from './hazard-kinds/while-live';
 export { KIND_DEFAULTS, ladderFor } from './ladders';
 export * from './map';
 export { type Quantity, quantityOf, type ReadAs, readAs, UNITS_KNOWN } from './quantity';

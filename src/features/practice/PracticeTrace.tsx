@@ -8,7 +8,7 @@ import {
   traceRequest,
 } from '../../core/job';
 import { suspicion } from '../../core/trace';
-import { cone, deriveChecks, hazardsOf, type MapCheck, powerOf } from '../../core/unit';
+import { cone, deriveChecks, type MapCheck, powerOf } from '../../core/unit';
 import { Action, Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
 import { Foot, toFoot } from '../../ui/Foot';
@@ -16,6 +16,7 @@ import { Warn } from '../../ui/Signs';
 import { useJob, useLink } from '../job/use-job';
 import { Chain } from '../trace/Chain';
 import { CoverFirst, useCoversOn } from '../trace/CoverFirst';
+import { LiveMeanwhile } from '../trace/LiveMeanwhile';
 import { Recorded } from '../trace/Recorded';
 import { ActList } from './ActList';
 import { Coach } from './Coach';
@@ -160,7 +161,6 @@ function DoIt({ act, check, onDone }: { act: PracticeAct; check: MapCheck | unde
   const needs = check ? check.trace.needs : element?.needs;
   const covers = useCoversOn(needs);
   const cost = useMemo(() => practiceMinutes(job, [act])[0] ?? 0, [job, act]);
-  const hazards = check ? hazardsOf(job.map, check) : [];
   const title = check?.title ?? remedy?.name ?? '';
   const held = (reason: string | null) => {
     const cover = covers[0];
@@ -192,12 +192,7 @@ function DoIt({ act, check, onDone }: { act: PracticeAct; check: MapCheck | unde
         It costs <b>{minutes(cost)}</b> now, with what it opens and switches
         {check ? `; ${powerOf(check) === 'either' ? 'powered or dead' : powerOf(check)}` : ''}.
       </p>
-      {hazards.length > 0 && (
-        <p className="flex gap-2 text-brick font-[600] text-[14px]">
-          <Warn /> {hazards.map((h) => `${h.name}, ${h.detail}`).join('; ')}: live while you do this. One
-          hand, insulated probe.
-        </p>
-      )}
+      {check && <LiveMeanwhile map={job.map} check={check} />}
       {covers.length > 0 ? (
         <CoverFirst check={covered as MapCheck} onRefused={held} />
       ) : (

@@ -1,11 +1,12 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { offFor } from '../../core/job';
-import { hazardsOf, powerOf } from '../../core/unit';
+import { powerOf } from '../../core/unit';
 import { Wrong } from '../../ui/Field';
 import { Warn } from '../../ui/Signs';
 import { useJob } from '../job/use-job';
 import type { AnswerProps } from './answer';
 import { CoverFirst, useCoversOn } from './CoverFirst';
+import { LiveMeanwhile } from './LiveMeanwhile';
 import { ReadingAnswer } from './ReadingAnswer';
 import { WordAnswer } from './WordAnswer';
 
@@ -17,7 +18,6 @@ export function Answering({ why, ...props }: AnswerProps & { why?: string | unde
   const { job } = useJob();
   const [wrong, setWrong] = useState<string | null>(null);
   const covered = useCoversOn(check.trace.needs).length > 0;
-  const hazards = useMemo(() => hazardsOf(job.map, check), [job.map, check]);
   const off = offFor(job, check);
   const dark = powerOf(check) === 'powered' && job.power === 'off';
   return (
@@ -26,12 +26,7 @@ export function Answering({ why, ...props }: AnswerProps & { why?: string | unde
         <h3 className="sec">{check.title}</h3>
         <span className="note">{[check.about, check.note].filter(Boolean).join('; ')}</span>
       </div>
-      {hazards.length > 0 && (
-        <p className="flex gap-2 text-brick font-[600] text-[14px]">
-          <Warn /> {hazards.map((h) => `${h.name}, ${h.detail}`).join('; ')}: live while you do this. One
-          hand, insulated probe.
-        </p>
-      )}
+      <LiveMeanwhile map={job.map} check={check} />
       {off.length > 0 && (
         <p className="flex gap-2 text-ochre font-[600] text-[14px]">
           <Warn /> {off.map((e) => `${e.id} ${e.name}`).join(', ')} {off.length === 1 ? 'is' : 'are'} off the

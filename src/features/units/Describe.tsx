@@ -59,7 +59,7 @@ export function Describe() {
 
   return (
     <UnitsFrame tag="New" title="A unit not met before" about="what it is made of, from source to output">
-      <form onSubmit={save} noValidate className="pad grid grid-cols-[minmax(0,1fr)] gap-5 max-w-[1180px]">
+      <form onSubmit={save} noValidate className="pad grid grid-cols-[minmax(0,1fr)] gap-5 max-w-[1280px]">
         <div className="grid grid-cols-4 max-[900px]:grid-cols-2 gap-4">
           <TextField label="What it is" placeholder="tide bell" {...text('name')} wrong={at('/name')} />
           <TextField label="Maker" {...text('maker')} />

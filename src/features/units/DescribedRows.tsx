@@ -31,7 +31,7 @@ export function DescribedRows({
         what you can reach after that element.
       </p>
       <div className="overflow-x-auto">
-        <table className="plain min-w-[1110px]">
+        <table className="plain min-w-[1180px]">
           <thead>
             <tr>
               <th scope="col">Mark</th>
@@ -121,9 +121,9 @@ export function DescribedRows({
                       </label>
                     )}
                   </td>
-                  <td className={`${cell} w-[140px]`}>
+                  <td className={`${cell} w-[232px]`}>
                     <input
-                      className="input mono"
+                      className="input"
                       placeholder="none"
                       aria-label={`Point after row ${i + 1}`}
                       aria-invalid={bad('tap/id')}

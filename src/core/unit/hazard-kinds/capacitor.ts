@@ -17,5 +17,6 @@ export const capacitor = hazardKind({
   unplugsOutlet: false,
   charge: null,
   bleeds: true,
+  whileLive: { touching: 'One hand, insulated probe.', looking: 'Hands out of it.' },
   sign: 'M0 9H8M12 9H20M8 1V17M12 1V17',
 });

@@ -17,5 +17,6 @@ export const cellPack = hazardKind({
   unplugsOutlet: false,
   charge: { maxPercent: 25, chemistry: 'li-ion cell', series: 1 },
   bleeds: false,
+  whileLive: { touching: 'One hand, insulated probe.', looking: 'Hands out of it.' },
   sign: 'M1 4H16V14H1ZM16 7H19V11H16M6 4V14M11 4V14',
 });

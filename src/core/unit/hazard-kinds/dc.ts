@@ -16,5 +16,6 @@ export const dc = hazardKind({
   unplugsOutlet: false,
   charge: null,
   bleeds: false,
+  whileLive: { touching: 'One hand, insulated probe.', looking: 'Hands out of it.' },
   sign: 'M1 6H19M1 12H5M8 12H12M15 12H19',
 });

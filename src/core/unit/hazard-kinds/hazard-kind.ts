@@ -39,6 +39,8 @@ export interface HazardDefinition<K extends string> {
   charge: { maxPercent: number; chemistry: string; series: number } | null;
   /** it empties by itself or through a resistor: the sum for that is offered */
   bleeds: boolean;
+  /** what to mind near it while it is live, with a probe or with the eyes alone; null = it is there with the power off as well */
+  whileLive: { touching: string; looking: string } | null;
   /** the line of its sign, in a field of 20 × 18 */
   sign: string;
 }

@@ -16,5 +16,6 @@ export const hot = hazardKind({
   unplugsOutlet: false,
   charge: null,
   bleeds: false,
+  whileLive: { touching: 'Skin and leads off what is hot.', looking: 'Hands out of it.' },
   sign: 'M4 16c-3-4 3-5 0-9M10 16c-3-4 3-5 0-9M16 16c-3-4 3-5 0-9',
 });

@@ -17,5 +17,6 @@ export const mains = hazardKind({
   unplugsOutlet: true,
   charge: null,
   bleeds: false,
+  whileLive: { touching: 'One hand, insulated probe.', looking: 'Hands out of it.' },
   sign: 'M1 9C4-2 7.500-2 10 9s6 11 9 0',
 });

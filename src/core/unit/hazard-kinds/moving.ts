@@ -15,5 +15,9 @@ export const moving = hazardKind({
   unplugsOutlet: false,
   charge: null,
   bleeds: false,
+  whileLive: {
+    touching: 'Hands, sleeves and hair clear of what turns.',
+    looking: 'Hands, sleeves and hair clear of what turns.',
+  },
   sign: 'M10 2a7 7 0 1 1-7 7M3 3V9H9',
 });

@@ -12,5 +12,9 @@ export const optical = hazardKind({
   unplugsOutlet: false,
   charge: null,
   bleeds: false,
+  whileLive: {
+    touching: 'Never look into it, nor at what throws it back.',
+    looking: 'Never look into it, nor at what throws it back.',
+  },
   sign: 'M10 9 19 3M10 9H19M10 9 19 15M2 5H8V13H2Z',
 });

@@ -12,5 +12,6 @@ export const sharp = hazardKind({
   unplugsOutlet: false,
   charge: null,
   bleeds: false,
+  whileLive: null,
   sign: 'M1 15 6 4 9 12 13 2 19 15Z',
 });

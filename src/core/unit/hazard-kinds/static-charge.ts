@@ -15,5 +15,6 @@ export const staticCharge = hazardKind({
   unplugsOutlet: false,
   charge: null,
   bleeds: false,
+  whileLive: null,
   sign: 'M11 1 4 10H10L8 17 16 7H10Z',
 });
