@@ -1,8 +1,10 @@
 import { type Doubt, knownIn, nearTo, unreadable } from './doubt';
 import type { LineEntry } from './entry';
-import { readCount, readShape, readThread } from './fastener';
+import { readCount } from './how-many';
 import type { Named } from './names';
 import type { Piece } from './piece';
+import { readShape } from './shape';
+import { readThread } from './thread';
 import type { LineVerb } from './verbs';
 
 /** Covers whose names have every word that was said: "lid" of the sealed lid. */
@@ -57,6 +59,9 @@ export function fastened(
   const [comma, out] = piece.rest.slice(-2);
   if (comma?.type === 'comma' && /^(?:out|off)$/.test(out?.text ?? ''))
     piece.take(piece.rest.length - 2, 2, 'verb');
+  const loose = piece.rest.at(-1);
+  if (loose && !loose.found && /^(?:loosened|slackened)$/.test(loose.text))
+    piece.take(piece.rest.length - 1, 1, 'verb');
   unreadable(piece, doubt);
   const { said: from, words } = piece.words('from');
   const covers = from ? coversCalled(from, names) : [];

@@ -400,7 +400,43 @@ const OF_WATCH: Row[] = [
   ['JST plug by the crystal off', 'unplug plug: JST plug by the crystal'],
 ];
 
+const LAPTOP = unit(['bottom cover', 'lower shell'], {
+  A1: 'main board',
+  FAN1: 'fan',
+  B1: 'battery',
+  KB: 'keyboard',
+  W3: 'keyboard ribbon',
+  D1: 'display',
+});
+const OF_LAPTOP: Row[] = [
+  ['4 x M3 x 8 PH2 from bottom cover to cup 1', 'undo: 4 x screw M3x8 PH2 < bottom cover > 1'],
+  ['remove heat sink, 2 x M3x10', 'undo: 2 x screw M3x10 < heat sink', 'remove part: heat sink'],
+  ['Remove the bottom cover.', 'remove part: bottom cover'],
+  ['remove bottom cover and unplug fan', 'remove part: bottom cover', 'unplug plug: fan'],
+  ['Unplug fan connector FAN1 from main board', 'unplug plug: fan connector FAN1 < main board'],
+  [
+    'release the ZIF latch and pull the keyboard ribbon',
+    'unlatch: ZIF latch',
+    'unplug plug: keyboard ribbon',
+  ],
+  ['tilt display', 'lift part aside: display'],
+  ['loosen hinge screws 2 turns', 'undo: some x screw < hinge (2 turns)'],
+  ['captive screws loosened, stay in', 'undo: some x captive screw (stay in)'],
+  ['coin cell out, date 2019', 'lift part: coin cell (date 2019)'],
+  ['lid seal out in one piece', 'lift part: lid seal (in one piece)'],
+  ['pcb stack out as one', 'lift part: pcb stack (as one)'],
+  ['wire loom off 3 clips', 'lift part: wire loom < 3 clips'],
+  ['bearing pressed out', 'lift part: bearing'],
+  ['3 screws T20 fan, 1 hidden behind label', 'undo: 3 x screw T20 < fan (1 hidden behind label)'],
+  ['M3x8 (x3), M3x12 (x1)', 'undo: 3 x screw M3x8', 'undo: 1 x screw M3x12'],
+  ['PH1 screws 4', 'undo: 4 x screw PH1'],
+  ['couple of screws from side', 'undo: 2 x screw < side'],
+  ['a few screws from side', 'undo: some x screw < side'],
+  ['last four screws, long ones', 'undo: 4 x long screw'],
+];
+
 describe.each([
+  ['a laptop', LAPTOP, OF_LAPTOP],
   ['a screen on a foot', SCREEN, OF_SCREEN],
   ['a printer', PRINTER, OF_PRINTER],
   ['a chair with two motors', CHAIR, OF_CHAIR],

@@ -50,7 +50,12 @@ const counts = (next: Word | undefined): boolean =>
   next !== undefined &&
   !isToldVerb(next.text) &&
   (next.found !== undefined ||
-    !(saysHowOften(next) || /^(?:,|;|>|and|is|are|was|were|has|have|still|pcs?|pieces)$/.test(next.text)));
+    !(
+      saysHowOften(next) ||
+      /^(?:,|;|>|and|is|are|was|were|has|have|still|pcs?|pieces|hidden|under|behind|missing|turns?)$/.test(
+        next.text,
+      )
+    ));
 
 /** Which of two: "speakers out, left and right". */
 const SIDE = /^(?:left|right|top|bottom|front|rear|back|upper|lower|inner|outer|and|both)$/;

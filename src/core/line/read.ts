@@ -1,4 +1,4 @@
-import { readClause, readMinutes, readNote, readPlaces, readRemark, readTool } from './beside';
+import { readClause, readMinutes, readNote } from './beside';
 import { type Doubt, nearTo, unreadable } from './doubt';
 import type { Doubtful, LineEntry, LineRead } from './entry';
 import { fastened } from './fastened';
@@ -13,11 +13,14 @@ import type { Part } from './part';
 import { Piece, type Word, withNames } from './piece';
 import { pieces } from './pieces';
 import type { Place } from './place';
+import { readPlaces } from './places';
+import { readRemark } from './remark';
 import { sorted } from './sorts';
 import { standing } from './standing';
 import { saysInPassing, saysWhereItWent } from './states';
 import { thing } from './thing';
 import { plainOf, tokensOf } from './tokens';
+import { readTool } from './tool';
 import { readVerb, saysItIsOff, verbAt } from './verb-at';
 import { verbOf } from './verbs';
 
@@ -138,8 +141,7 @@ function inBrackets(part: Part, names: readonly Named[]): Part[] {
   if (part.of.length !== 1 || !thing?.note || !thing.takesOff) return [part];
   const { note, ...plain } = thing;
   const many = /^(?:x\s?)?([1-9]\d?)(?:\s?x)?$/.exec(note)?.[1];
-  if (many && thing.kind !== 'fastener' && thing.count === 1)
-    return [{ ...part, of: [{ ...plain, count: Number(many) }] }];
+  if (many && thing.count === 1) return [{ ...part, of: [{ ...plain, count: Number(many) }] }];
   const { entries, doubtful } = readText(note, names);
   if (thing.kind === 'fastener') {
     const each = entries.map((e): Part => ({ of: [e], joined: false, told: true, places: [] }));

@@ -10,7 +10,7 @@ const LAID =
 
 /** What opens, or what to mind: told beside, and nothing that came off as well. */
 const TOLD =
-  /^(?:zif|latch|latches|levers?|flaps?|watch|mind|careful|beware|remember|do|don't|not|no|leave|leaving|like|hold|keep|press|push|squeeze|see|locks?|order)$/;
+  /^(?:zif|latch|latches|levers?|flaps?|watch|mind|careful|beware|remember|do|don't|not|no|leave|leaving|like|hold|keep|press|push|squeeze|see|locks?|order|dated?|marked|says|reads|rev|serial|value)$/;
 
 /** What a number counts that is no thing of its own: "2 points" of a soldered lead. */
 const TIMES = /^(?:points|joints|places|turns|times|o'clock)$/;

@@ -76,7 +76,7 @@ function mended() {
   b.tell({ type: 'part.removed', name: 'old W7' }, 8);
   b.tell({ type: 'part.fitted', name: 'ribbon 10-way' }, 7);
   b.tell({ type: 'item.proven', item: b.state().fix?.newItem ?? '', how: 'both ends looked at' });
-  for (const c of ['lid', 'hatch']) {
+  for (const c of ['lid', 'service hatch']) {
     b.tell({ type: 'item.returned', item: b.item(c), count: 1, state: 'fitted' });
     const cover = b.state().ledger.covers.find((x) => x.name === c)?.id ?? '';
     b.tell({ type: 'cover.closed', cover, kind: 'final' });

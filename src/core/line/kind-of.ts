@@ -1,0 +1,61 @@
+import type { Named } from './names';
+import { LEADS } from './off-what';
+import type { LineVerb, ThingKind } from './verbs';
+
+/** What is pulled, peeled or scraped off and does not hold again. */
+export const GLUES = /\b(?:adhesives?|glue|silicone|sealant)\b/;
+
+const TAPES = /\b(?:tape|foil|film|label|sticker|kapton|gasket|pad|mylar)s?\b/;
+
+const PLUGS_LAST = /\b(?:plug|connector)s?$/;
+
+const LEADS_LAST = /\b(?:lead|cable|flex|ribbon|harness|plug|connector)s?$/;
+
+/** A pole: what is off it is its lead. */
+const POLES = /^(?:.* )?(?:plus|minus|positive|negative|pos|neg)(?: (?:terminal|pole|post|lead))?$/;
+
+/** A lead that goes by its ends: "lead PS-MB". */
+const LEAD_TO = /^(?:lead|cable|flex|ribbon|harness) \S+$/;
+
+/** Marks that connectors have on a board. Common practice, no source. */
+const PLUGGED = /^(?:j|p|cn|con|w)\d{1,4}$/;
+
+/** What kind of thing comes off: by what is known of it, by its verb, by its words. */
+export function kindOf(
+  verb: LineVerb | undefined,
+  plain: string,
+  known: Named | undefined,
+  counted: boolean,
+): ThingKind {
+  const takes = verb?.takes ?? undefined;
+  if (takes === 'plug' || takes === 'media') return takes;
+  if (takes !== 'tie' && !known && GLUES.test(plain)) return 'tape';
+  if (takes === 'tie') return 'tie';
+  // Nobody lifts a header: what is meant is what is plugged into it.
+  const onto = known?.kind === 'header' && (takes === undefined || verb?.does === 'lift');
+  if (known?.kind === 'plug' || onto) return 'plug';
+  // "slide the flex out": a lead that has a name is parted, however it is pulled.
+  if (verb?.does === 'slide' && known && LEADS_LAST.test(known.name.toLowerCase().replace(/\s*\(.*\)$/, '')))
+    return 'plug';
+  if (verb?.or?.includes('plug') && takes === 'part')
+    return (known && LEADS.test(known.name.toLowerCase())) ||
+      LEADS.test(plain) ||
+      (!known && PLUGGED.test(plain))
+      ? 'plug'
+      : 'part';
+  if (takes === 'tape') return LEADS.test(plain) && !TAPES.test(plain) ? 'part' : 'tape';
+  if (takes) return 'part';
+  if (known) return 'part';
+  // "the main lead", without a word for what was done to it.
+  if (verb === undefined && PLUGGED.test(plain)) return 'plug';
+  if (
+    verb === undefined &&
+    (PLUGS_LAST.test(plain) ||
+      LEAD_TO.test(plain) ||
+      POLES.test(plain) ||
+      (!counted && LEADS_LAST.test(plain)))
+  )
+    return 'plug';
+  if (/^tape\b|\btape$/.test(plain)) return 'tape';
+  return /\bties?\b/.test(plain) ? 'tie' : 'part';
+}

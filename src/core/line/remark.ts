@@ -1,0 +1,99 @@
+import type { Piece, Word } from './piece';
+import {
+  saysAFigure,
+  saysHowItIs,
+  saysHowOften,
+  saysInPassing,
+  saysItIsTold,
+  saysWhatWasOnIt,
+} from './states';
+import { TOOL_WORDS } from './tool';
+import { isToldVerb, verbAt } from './verb-at';
+
+/** To where something is pushed. */
+export const SIDE = /^(?:left|right|front|back|rear|side|top|bottom)$/;
+
+/** What the words of a plug say. */
+const ofPlug = (w: Word): boolean =>
+  /^(?:contacts|wires|minutes)$/.test(w.type) || /^(?:latch|latched|lever|aside)$/.test(w.text);
+
+/** What screws had on them that is neither a washer nor a tool: "with threadlock". */
+const isNoPartOf = (words: readonly Word[]): boolean =>
+  words.length > 0 &&
+  words.length <= 2 &&
+  words.every(
+    (w) => w.type === 'word' && !w.found && !TOOL_WORDS.test(w.text) && !/^(?:washer|nut)s?$/.test(w.text),
+  );
+
+/** What came along with a thing, or what it took. */
+const WITH_IT = /^(?:its|their|some|force|care|difficulty|much|little|great|effort)$/;
+
+/** "out in one piece", "out as one" */
+export const ONE = /^(?:one(?: piece)?|(?:two|three|\d) pieces|pieces|parts)$/;
+
+/** "loosened 2 turns" */
+const isTurns = ([many, turns, ...more]: readonly Word[]): boolean =>
+  many?.type === 'number' && /^turns?$/.test(turns?.text ?? '') && more.length === 0;
+
+/** Of some of the screws something is said: "6 M3, one under tape". */
+const SOME = /^(?:one|two|three|some|all|both|\d{1,2})$/;
+
+const OF_SOME =
+  /^(?:under|behind|at|in|with|by|near|of|is|are|was|were|has|have|had|left|still|came|same|alike|equal|identical|hidden|missing)$/;
+
+/** Whether words behind a comma say something beside the move: no name, no figure of a plug, no tool. */
+function isRemark(words: readonly Word[], screws: boolean): boolean {
+  const [first, second] = words;
+  if (saysItIsTold(first)) return !words.every((w) => /^(?:latch|latched|lever)$/.test(w.text));
+  const some = SOME.test(first?.text ?? '') && OF_SOME.test(second?.text ?? '') && !second?.found;
+  if (screws)
+    return (
+      words.every((w) => w.type !== 'comma') &&
+      (words.some(saysHowItIs) ||
+        words.some((w) => /^(?:stays?|stayed|remains?)$/.test(w.text)) ||
+        (first?.type === 'word' && saysInPassing(words.at(-1))) ||
+        some ||
+        /^(?:it|them)$/.test(words.at(-1)?.text ?? '') ||
+        (first?.type === 'word' && words.some(saysWhatWasOnIt)))
+    );
+  if (first?.type === 'millimetres') return words.length === 1;
+  if (first?.type === 'number') return saysHowOften(second) || saysAFigure(words);
+  const isWord = first?.type === 'word' && !/^(?:with|using|note:?)$/.test(first.text);
+  return isWord && !words.some((w) => w.found) && !words.every(ofPlug);
+}
+
+/**
+ * What is said behind a comma and is no move of its own: "unplug W2, latch open".
+ *
+ * @param screws of screws only what says how they were found is a remark: "rear cover, one stripped"
+ */
+export function readRemark(piece: Piece, screws: boolean): string | undefined {
+  // "slide battery out the front"
+  const way = piece.at(
+    (w, i, all) =>
+      (i > 1 && w.text === 'out' && /^(?:the|through|past|over|at)$/.test(all[i + 1]?.text ?? '')) ||
+      (i > 0 && w.text === 'through' && all[i + 1] !== undefined) ||
+      (i > 0 && w.text === 'between' && all[0]?.found !== undefined) ||
+      (i > 1 && w.text === 'with' && WITH_IT.test(all[i + 1]?.text ?? '')) ||
+      (screws && i > 0 && w.text === 'with' && isNoPartOf(all.slice(i + 1))) ||
+      (i > 0 &&
+        /^(?:in|as)$/.test(w.text) &&
+        ONE.test(
+          all
+            .slice(i + 1)
+            .map((x) => x.text)
+            .join(' '),
+        )) ||
+      (screws && i > 0 && isTurns(all.slice(i))) ||
+      (i > 0 && w.text === 'without' && i < all.length - 1) ||
+      (i > 1 &&
+        w.text === 'to' &&
+        SIDE.test(all.at(-1)?.text ?? '') &&
+        ((verbAt(all, 0)?.verb.takes ?? null) !== null || all.some((v) => isToldVerb(v.text)))),
+  );
+  const comma = piece.at((w, i, all) => w.type === 'comma' && i > 0 && isRemark(all.slice(i + 1), screws));
+  const at = way < 0 ? comma : way;
+  if (at < 0 || at === piece.rest.length - 1) return undefined;
+  const words = piece.take(at, piece.rest.length - at, 'note').slice(way < 0 ? 1 : 0);
+  return piece.typed(words) || undefined;
+}
