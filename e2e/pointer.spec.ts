@@ -49,7 +49,7 @@ for (const half of [0, 1])
     }[];
     // One job of each unit.
     const jobs = [...new Map(all.map((j) => [j.unit, j])).values()].slice(0, 8);
-    const upon = new Map<string, number>();
+    const upon = new Set<number>();
     for (const { id, stop } of jobs.filter((_, i) => i % 2 === half))
       for (const at of new Set(['trace', stop.replaceAll(' ', '-')])) {
         await page.goto(`${demo.url}/jobs/${id}/${at}`);
@@ -59,6 +59,7 @@ for (const half of [0, 1])
           const before = await atRest(page);
           // Some of them, from all over the sheet.
           const some = before.filter((_, i) => i % Math.ceil(before.length / 4) === 0);
+          expect(some.length, `${at}, ${width} × ${height}`).toBeGreaterThan(0);
           for (const place of some) {
             await page.mouse.move(place.in.x, place.in.y);
             // A worker may have something to say to it.
@@ -66,10 +67,9 @@ for (const half of [0, 1])
             expect(still(await places(page)), `upon “${place.what}” in ${at}, ${width} × ${height}`).toEqual(
               still(before),
             );
-            upon.set(`${width}`, (upon.get(`${width}`) ?? 0) + 1);
+            upon.add(width);
           }
         }
       }
     expect(upon.size).toBe(SIZES.length);
-    for (const count of upon.values()) expect(count).toBeGreaterThan(10);
   });

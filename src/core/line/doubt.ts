@@ -38,6 +38,8 @@ export function calledTwice(words: readonly Word[]): Named | undefined {
   const named = found[0]?.found?.named;
   const one = found.every((w) => w.found?.named.id === named?.id);
   if (!one || words.length < 2 || named?.kind !== 'element') return undefined;
+  // "lamp board" is not the board, but "board A1" is.
+  if (!found.some((w) => w.text === plainOf(named.id))) return undefined;
   const own = plainOf(named.name).split(/\s+/);
   const at = words.findIndex((w) => w.found);
   const says = (w: Word, i: number) =>
@@ -51,6 +53,16 @@ export const knownIn = (words: readonly Word[], kinds?: readonly string[]) =>
 
 /** Says which one is meant by what was said, where it is nobody's name. */
 export type Near = (said: string, words: readonly Word[]) => Named | undefined;
+
+const SIDES = /^(?:back|rear|front|top|bottom|left|right|side|upper|lower)$/;
+
+/** Whether a cover is meant by some of its words: by what it is, "shell", or by its side, "back"; "display" is not the display cover. */
+function isCalledBy(said: string, name: string): boolean {
+  const words = plainOf(said).trim().split(/\s+/);
+  const own = plainOf(name).split(/\s+/);
+  const is = words.at(-1) === own.at(-1) || words.every((w) => SIDES.test(w));
+  return is && words.every((w) => own.includes(w));
+}
 
 /**
  * Says of a name that is nobody's which ones are near. The only cover that has the words in its name is meant by
@@ -67,12 +79,7 @@ export const nearTo =
     if (!said || words.some((w) => w.found)) return undefined;
     const close = nearest(said, names);
     const [only] = close;
-    const own = only?.name.toLowerCase().split(/\s+/) ?? [];
-    const inIt = said
-      .toLowerCase()
-      .split(/\s+/)
-      .every((w) => own.includes(w));
-    if (close.length === 1 && only?.kind === 'cover' && inIt) return only;
+    if (close.length === 1 && only?.kind === 'cover' && isCalledBy(said, only.name)) return only;
     if (close.length) doubt(words[0]?.from ?? 0, words.at(-1)?.to ?? 0, close);
     return undefined;
   };

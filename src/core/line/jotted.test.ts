@@ -449,6 +449,22 @@ describe.each([
   });
 });
 
+describe('what goes by its kind and its mark', () => {
+  const names = unit([], { A1: 'board', S2: 'paper sensor' });
+  it.each([
+    ['board A1 out', 'A1'],
+    ['A1 board out', 'A1'],
+    ['sensor S2 out', 'S2'],
+    ['paper sensor S2 out', 'S2'],
+    ['paper sensor out', 'paper sensor'],
+    // Its kind alone, with another word before it, is something else.
+    ['lamp board out', 'lamp board'],
+    ['S2 bracket off', 'S2 bracket'],
+  ])('%s: %s', (line, name) => {
+    expect(readText(line, names).entries.map((e) => e.name)).toEqual([name]);
+  });
+});
+
 describe('what tells a story is asked about, and not taken for a name', () => {
   it.each([
     ['panel lamp is blown off', 'panel lamp is blown'],
@@ -457,6 +473,16 @@ describe('what tells a story is asked about, and not taken for a name', () => {
     ['found a loose screw inside', 'found'],
   ])('%s', (line, doubt) => {
     expect(readText(line, SCREEN).doubtful.map((d) => d.text)).toEqual([doubt]);
+  });
+  it('a cover by the word for what it is or by its side, and not by what it covers', () => {
+    const names = unit(['display cover', 'rear plate'], {});
+    const read = (line: string) => {
+      const { entries, doubtful } = readText(line, names);
+      return [entries[0]?.name, doubtful.map((d) => d.nearest)];
+    };
+    expect(read('cover off')).toEqual(['display cover', []]);
+    expect(read('rear off')).toEqual(['rear plate', []]);
+    expect(read('display off')).toEqual(['display', [['display cover']]]);
   });
   it('a cover by another word for what it is', () => {
     expect(readText('rear cover off', SCREEN).doubtful[0]?.nearest).toEqual(['back shell']);
