@@ -30,12 +30,16 @@ const NOT_OFF = /^(?:found|refit(?:ted)?|fitted|mounted|reseated|reconnected|rep
 /** What is undone without a screw. */
 const STRAPS = /^(?:straps?|buckles?|laces?|knots?|zips?|belts?)$/;
 
-/** The verb of a piece; a latch that is opened stays on, whatever verb is used for it. */
+/** The verb of a piece; a latch that is opened and a strap that is undone stay on, whatever verb is used for it. */
 function readDoing(piece: Piece) {
   const latch = latchAt(piece.rest);
-  if (!latch) return readVerb(piece);
-  piece.take(0, latch.used, 'verb');
-  return latch.verb;
+  if (latch) {
+    piece.take(0, latch.used, 'verb');
+    return latch.verb;
+  }
+  const verb = readVerb(piece);
+  const last = piece.rest.at(-1);
+  return verb?.does === 'undo' && last && !last.found && STRAPS.test(last.text) ? verbOf('unlatch') : verb;
 }
 
 /** Where something that has a name went: "front panel forward" is the front panel. */
@@ -88,16 +92,6 @@ function readMove(
     Piece.numberOf(piece.rest[1]) !== undefined ||
     /^(?:other|last|first|remaining)$/.test(piece.rest[1]?.text ?? '');
   if (piece.rest[0]?.text === 'the' && whose) piece.take(0, 1, 'what');
-  // A strap that is undone holds nothing any more, and stays on.
-  const strap =
-    verb?.does === 'undo' && STRAPS.test(piece.rest.at(-1)?.text ?? '') && !piece.rest.at(-1)?.found;
-  if (strap)
-    return standing(
-      piece,
-      verbOf('unlatch'),
-      note || remark ? { note: [note, remark].filter(Boolean).join('; ') } : {},
-      nearTo(names, doubt),
-    );
   const tool = readTool(piece);
   // "relay 5 s" is the name of a relay: only what lasts has a time.
   const lasts = tool !== undefined || (verb !== undefined && (verb.takes === null || verb.does === 'cut'));
