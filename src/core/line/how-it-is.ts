@@ -62,7 +62,12 @@ function withoutIs(piece: Piece): void {
  */
 export function readHowItIs(piece: Piece): { verb: LineVerb; note: string } | null {
   const last = piece.rest.length - 1;
-  const stays = piece.at((w, i) => i > 0 && /^(?:stays?|remains?|stayed|still)$/.test(w.text));
+  const stays = piece.at(
+    (w, i, all) =>
+      i > 0 &&
+      (/^(?:stays?|remains?|stayed|still)$/.test(w.text) ||
+        (w.text === 'left' && /^(?:alone|there|on|connected|attached)$/.test(all[i + 1]?.text ?? ''))),
+  );
   if (stays > 0) {
     const words = piece.take(stays, piece.rest.length - stays, 'note');
     return { verb: LOOK, note: piece.typed(words) };

@@ -435,7 +435,44 @@ const OF_LAPTOP: Row[] = [
   ['last four screws, long ones', 'undo: 4 x long screw'],
 ];
 
+const AMPLIFIER = unit(['hood', 'front panel'], {
+  A1: 'output board',
+  T1: 'mains transformer',
+  J2: 'input jack',
+  V1: 'driver tube',
+  V2: 'output tube',
+});
+const OF_AMPLIFIER: Row[] = [
+  [
+    'volume knob off, grub screw hex 1.5',
+    'undo: 1 x grub screw HEX1.5 < volume knob',
+    'lift part: volume knob',
+  ],
+  ['knobs off x6, pull straight', 'lift part: 6 x knobs'],
+  [
+    'front panel off: 4 nuts M7 behind the knobs, 2 screws',
+    'undo: 4 x nut M7 < behind the knobs',
+    'undo: 2 x screw < front panel',
+    'lift part: front panel',
+  ],
+  [
+    'output board out with heat sink, 8 screws, mica washers under the transistors',
+    'undo: 8 x screw < output board',
+    'lift part: output board (with heat sink)',
+    'undo: some x mica washer < under the transistors',
+  ],
+  ['strain relief squeezed out', 'lift part: strain relief'],
+  ['tuning cap left alone', 'look: tuning cap (left alone)'],
+  ['tubes out, V1 V2 V3 marked', 'lift part: tubes', 'look: V1 V2 V3 (marked)'],
+  ['V1 and V2 pulled, labelled', 'lift part: V1', 'lift part: V2', 'mark: V2'],
+  ['input jack nut 11 mm', 'undo: 1 x nut HEX11 < input jack'],
+  ['pots unscrewed, 4 nuts', 'undo: 4 x nut < pots'],
+  ['cap C14 out, 4700 uF 50 V', 'lift part: cap C14 (4700 uF 50 V)'],
+  ['platter lifted, mat first', 'lift part: platter (mat first)'],
+];
+
 describe.each([
+  ['an amplifier', AMPLIFIER, OF_AMPLIFIER],
   ['a laptop', LAPTOP, OF_LAPTOP],
   ['a screen on a foot', SCREEN, OF_SCREEN],
   ['a printer', PRINTER, OF_PRINTER],

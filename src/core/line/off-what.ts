@@ -32,7 +32,7 @@ export function readOff(piece: Piece): string | undefined {
     // "unplug ribbon at board A": which end of it.
     if (/^(?:at|on)$/.test(w.text))
       return i === 1 && next !== undefined && (all[0]?.found ?? next.found) !== undefined;
-    if (w.text !== 'off' || i === 0 || next === undefined || /^(?:with|by|using|at)$/.test(next.text))
+    if (w.text !== 'off' || i === 0 || next === undefined || /^(?:with|by|using|at|x\d+)$/.test(next.text))
       return false;
     return (
       the ||

@@ -31,11 +31,20 @@ const ofScrews = (here: readonly Word[]): boolean =>
   /^(?:count|number|metric)$/.test(here[0]?.type ?? '') || verbAt(here, 0)?.verb.takes === 'fastener';
 
 const BOLTED = /^(?:nut|bolt|screw|washer)s?$/;
-const HELD = /^(?:e-?clip|circlip|clip|spring|pin|spacer|bush|bushing|collar)s?$/;
+const HELD = /^(?:e-?clips?|circlips?|clips?|springs?|pins?|spacers?|bush(?:es)?|bushings?|collars?)$/;
+/** Where they sit: "mica washers under the transistors". */
+const AT = /^(?:under|below|above|on|at|from|between|behind|top|bottom|both|each)$/;
 const isBolt = (w: Word | undefined): boolean => w !== undefined && !w.found && BOLTED.test(w.text);
 /** Whether something small is spoken of that holds, or belongs to what holds: "e-clip and washer". */
 const isSmall = (w: Word | undefined): boolean =>
   isBolt(w) || (w !== undefined && !w.found && HELD.test(w.text));
+
+/** "star washer", and nothing more but where. */
+const isSortOfSmall = ([sort, what, where]: readonly Word[]): boolean =>
+  sort?.type === 'word' &&
+  !sort.found &&
+  isSmall(what) &&
+  (where === undefined || where.type === 'comma' || where.type === 'arrow' || AT.test(where.text));
 
 /** Screws from one thing, and after the comma another with a place of its own: "6 M4 hood, hood > bench". */
 function putAside(here: readonly Word[], next: readonly Word[]): boolean {
@@ -72,7 +81,10 @@ const PARTS: ((joint: Joint) => boolean)[] = [
   // "24 V supply: earth lead", "controller unplugged: left, right"
   ({ colon, here }) => colon && (here.length === 1 ? here[0]?.found !== undefined : endsIt(here)),
   // "ground screw, star washer"
-  (j) => isComma(j) && j.here.some(isBolt) && isSmall(j.next[1]) && !j.next[2] && !j.next[0]?.found,
+  (j) => isComma(j) && j.here.some(isBolt) && isSortOfSmall(j.next),
+  ({ w, here, next }) => w.text === 'and' && here.some(isBolt) && isSortOfSmall(next),
+  // "ground lead off, nut M4"
+  (j) => isComma(j) && isBolt(j.next[0]),
   // "e-clip and washer", "nut and a bolt"
   ({ w, last, next }) => /^(?:and|\+|&)$/.test(w.text) && isSmall(last) && isSmall(next[0]),
   (j) =>

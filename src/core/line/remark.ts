@@ -35,6 +35,12 @@ export const ONE = /^(?:one(?: piece)?|(?:two|three|\d) pieces|pieces|parts)$/;
 const isTurns = ([many, turns, ...more]: readonly Word[]): boolean =>
   many?.type === 'number' && /^turns?$/.test(turns?.text ?? '') && more.length === 0;
 
+/** "board out with heat sink": what came along is no part of its name, unless it is a tool. */
+const isAlong = (all: readonly Word[], at: number): boolean =>
+  /^(?:off|out|away)$/.test(all[at - 1]?.text ?? '') &&
+  at < all.length - 1 &&
+  !all.slice(at + 1).some((w) => TOOL_WORDS.test(w.text) || w.type === 'drive');
+
 /** Of some of the screws something is said: "6 M3, one under tape". */
 const SOME = /^(?:one|two|three|some|all|both|\d{1,2})$/;
 
@@ -74,7 +80,7 @@ export function readRemark(piece: Piece, screws: boolean): string | undefined {
       (i > 1 && w.text === 'out' && /^(?:the|through|past|over|at)$/.test(all[i + 1]?.text ?? '')) ||
       (i > 0 && w.text === 'through' && all[i + 1] !== undefined) ||
       (i > 0 && w.text === 'between' && all[0]?.found !== undefined) ||
-      (i > 1 && w.text === 'with' && WITH_IT.test(all[i + 1]?.text ?? '')) ||
+      (i > 1 && w.text === 'with' && (WITH_IT.test(all[i + 1]?.text ?? '') || isAlong(all, i))) ||
       (screws && i > 0 && w.text === 'with' && isNoPartOf(all.slice(i + 1))) ||
       (i > 0 &&
         /^(?:in|as)$/.test(w.text) &&

@@ -15,7 +15,7 @@ export const LOOKS =
   /^(?:small|little|big|large|tiny|thin|thick|spring|shoulder|thumb|grub|set|self|tapping|self-tapping|machine|wood|lock|wing|nyloc|dome|captive|hidden|stripped|rusty|plastic|nylon|coarse|fine)$/;
 
 /** Washers by their sort. */
-export const WASHERS = /^(?:star|serrated|fibre|rubber|felt|wave|flat|toothed)$/;
+export const WASHERS = /^(?:star|serrated|fibre|rubber|felt|wave|flat|toothed|mica|spring|lock)$/;
 
 /** A colour, which is all that is said of some: "3 silver". */
 export const COLOURS = /^(?:black|silver|brass|gold|golden|chrome|zinc|steel)$/;

@@ -2,7 +2,7 @@ import type { Word } from './piece';
 
 /** How a thing is, or was found: it says nothing that came off. Common practice, no source. */
 const IS_SO =
-  /^(?:hot|warm|cold|stuck|dirty|wet|broken|cracked|worn|torn|rusty|bent|burnt|burned|swollen|scratched|stripped|glued|seized|captive|loose|tight|intact|wrapped|longer|shorter|different|dangling|needed|required|locked|held|fixed|secured|sealed|loosened|slackened|broke|freed|creased|chafed|frayed|corroded|dented|pinched|kinked|melted|bulging|leaking|faded|discoloured|discolored|oxidised|oxidized|deflated|empty|full)$/;
+  /^(?:hot|warm|cold|stuck|dirty|wet|broken|cracked|worn|torn|rusty|bent|burnt|burned|swollen|scratched|stripped|glued|seized|captive|loose|tight|intact|wrapped|longer|shorter|different|dangling|needed|required|locked|held|fixed|secured|sealed|loosened|slackened|broke|freed|creased|chafed|frayed|corroded|dented|pinched|kinked|melted|bulging|leaking|faded|discoloured|discolored|oxidised|oxidized|deflated|empty|full|marked|labelled|labeled|numbered|noted)$/;
 
 /** How it was set down: "leaned against the wall". */
 const LAID =

@@ -49,6 +49,7 @@ export const VERBS: LineVerb[] = [
       'lift away',
       'push out',
       'press out',
+      'squeeze out',
       'knock out',
       'twist off',
       'screw off',
