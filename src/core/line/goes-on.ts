@@ -1,3 +1,4 @@
+import { uptoComma } from './away';
 import type { Word } from './piece';
 import {
   saysAFigure,
@@ -8,7 +9,7 @@ import {
   saysItWasLaid,
   saysWhatWasOnIt,
 } from './states';
-import { isToldVerb, uptoComma } from './verb-at';
+import { isToldVerb } from './told-verb';
 
 /** What it was done with, a note, where it lies now, a clause of its own. */
 const BEGINS =

@@ -1,7 +1,8 @@
 import { isFastener } from './fastener';
 import { Piece, type Word } from './piece';
 import { saysHowItIs } from './states';
-import { GUIDE, verbAt } from './verb-at';
+import { verbAt } from './verb-at';
+import { GUIDE } from './verb-last';
 import { type LineVerb, verbOf } from './verbs';
 
 /** What is only looked at. */

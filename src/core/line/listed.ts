@@ -1,6 +1,7 @@
 import type { Word } from './piece';
 import { saysHowItIs } from './states';
-import { isToldVerb, verbAt } from './verb-at';
+import { isToldVerb } from './told-verb';
+import { verbAt } from './verb-at';
 
 /** A designator: letters, then a number. Common practice, no source. */
 const MARK = /^[a-z]{1,4}\d{1,4}[a-z]?$/;

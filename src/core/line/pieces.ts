@@ -1,7 +1,9 @@
+import { endsIt, saysItIsOff } from './away';
 import { counts, goesOn } from './goes-on';
 import type { Word } from './piece';
 import { saysAFigure, saysDamage } from './states';
-import { endsIt, isToldVerb, saysItIsOff, verbAt } from './verb-at';
+import { isToldVerb } from './told-verb';
+import { verbAt } from './verb-at';
 
 /** The words of one move of a line. */
 export interface Words {

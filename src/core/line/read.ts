@@ -1,3 +1,4 @@
+import { saysItIsOff } from './away';
 import { readClause, readMinutes, readNote } from './beside';
 import { type Doubt, nearTo, unreadable } from './doubt';
 import type { Doubtful, LineEntry, LineRead } from './entry';
@@ -14,6 +15,7 @@ import { Piece, type Word, withNames } from './piece';
 import { pieces } from './pieces';
 import type { Place } from './place';
 import { readPlaces } from './places';
+import { readVerb } from './read-verb';
 import { readRemark } from './remark';
 import { sorted } from './sorts';
 import { standing } from './standing';
@@ -21,7 +23,7 @@ import { saysInPassing, saysWhereItWent } from './states';
 import { thing } from './thing';
 import { plainOf, tokensOf } from './tokens';
 import { readTool } from './tool';
-import { readVerb, saysItIsOff, verbAt } from './verb-at';
+import { verbAt } from './verb-at';
 import { verbOf } from './verbs';
 
 /** What is done on the way back, or was found or lost: nothing of it came off. */

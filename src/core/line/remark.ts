@@ -7,8 +7,9 @@ import {
   saysItIsTold,
   saysWhatWasOnIt,
 } from './states';
+import { isToldVerb } from './told-verb';
 import { TOOL_WORDS } from './tool';
-import { isToldVerb, verbAt } from './verb-at';
+import { verbAt } from './verb-at';
 
 /** To where something is pushed. */
 export const SIDE = /^(?:left|right|front|back|rear|side|top|bottom)$/;

@@ -5,7 +5,7 @@ import { GLUES, kindOf } from './kind-of';
 import { LEADS, readOff } from './off-what';
 import type { Piece, Word } from './piece';
 import { MARKED, readPlugWords } from './plug-words';
-import { isToldVerb } from './verb-at';
+import { isToldVerb } from './told-verb';
 import type { LineVerb, ThingKind } from './verbs';
 
 const TIES = /\b(?:ties?|straps?|zip|strings?|wires?|leads?|cables?|loom|lacing|cord|rivets?|seals?)\b/;
