@@ -3,8 +3,8 @@ import { saysItIsTold } from './states';
 import { isToldVerb } from './told-verb';
 
 const AWAY = /^(?:out|open)$/;
-/** Before what is told of how it is: "was pulled". */
-const IS_SAID = /^(?:is|was|are|were|be|been|not|never)$/;
+/** Before what was not done. */
+const IS_NOT = /^(?:not|never)$/;
 
 /** What has contacts: `off` and `out` are said of it as of what is known. */
 const LEAD = /^(?:lead|plug|cable|flex|ribbon|connector|harness)s?$/;
@@ -69,6 +69,6 @@ export const endsIt = (rest: readonly Word[]): boolean =>
       k > 0 &&
       !w.found &&
       isToldVerb(w.text) &&
-      !IS_SAID.test(own[k - 1]?.text ?? '') &&
+      !IS_NOT.test(own[k - 1]?.text ?? '') &&
       (own[k + 1] === undefined || TOLD_OF.test(own[k + 1]?.text ?? '')),
   );

@@ -66,7 +66,7 @@ export function readHowItIs(piece: Piece): { verb: LineVerb; note: string } | nu
   const stays = piece.at(
     (w, i, all) =>
       i > 0 &&
-      (/^(?:stays?|remains?|stayed|still)$/.test(w.text) ||
+      (/^(?:stays?|remains?|stayed|still|not|never)$/.test(w.text) ||
         (w.text === 'left' && /^(?:alone|there|on|connected|attached)$/.test(all[i + 1]?.text ?? ''))),
   );
   if (stays > 0) {

@@ -39,6 +39,14 @@ const SCREEN = unit(['table foot', 'back shell'], {
   BL: 'LED strips',
 });
 const OF_SCREEN: Row[] = [
+  ['tape lifted, W2 was pulled out', 'lift part: tape', 'unplug plug: W2'],
+  ['MB out, W2 not pulled', 'lift part: MB', 'look: W2 (not pulled)'],
+  ['seal cut round the shell', 'cut tie: seal round the shell'],
+  [
+    '6 M4x12 back shell, the back shell > bench',
+    'undo: 6 x screw M4x12 < back shell',
+    'lift part: back shell > shelf',
+  ],
   [
     'laid it face down on a blanket, foot off: 4 M4x12 and 2 M4x20',
     'flip: to face down (on a blanket)',

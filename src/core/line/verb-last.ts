@@ -10,6 +10,8 @@ const UNPLUG = verbOf('unplug');
 const PULL = VERBS.find((v) => v.words.includes('pull'));
 
 const IS = /^(?:is|was|are|were)$/;
+/** What was not done. */
+const NOT = /^(?:not|never)$/;
 const FIGURES = /^(?:contacts|wires)$/;
 /** Behind a verb that is told: whether it goes on with where from, with what, where. */
 const OF_TOLD = /^(?:off|out|up|down|away|free|from|of|with|at|by|along|under|round|around|through)$/;
@@ -53,6 +55,7 @@ const toldOfIt: Ending = (piece) => {
   const told = piece.at(
     (w, i, all) =>
       i > 0 &&
+      !NOT.test(all[i - 1]?.text ?? '') &&
       ((isToldVerb(w.text) && OF_TOLD.test(all[i + 1]?.text ?? '')) ||
         (CAME.test(w.text) && verbAt(all, i)?.used === 2)),
   );
@@ -66,7 +69,9 @@ const toldOfIt: Ending = (piece) => {
     /^(?:up|down|away|free)$/.test(small) ||
     (/^(?:off|out)$/.test(small) && /^(?:and|then|with|to|of|on|at|by)?$/.test(behind));
   const joined = /^(?:and|then)$/.test(behind);
-  piece.take(told, whole ? (joined ? 3 : 2) : 1, 'verb');
+  // "W2 was pulled out"
+  const was = told > 1 && IS.test(textAt(piece, told - 1)) ? 1 : 0;
+  piece.take(told - was, was + (whole ? (joined ? 3 : 2) : 1), 'verb');
   return verb;
 };
 
@@ -108,7 +113,8 @@ const opens: Ending = (piece) => {
 /** "J7 unplug", "J7 was unplugged" */
 const told: Ending = (piece) => {
   const { at, word, said } = lastOf(piece);
-  const verb = at > 0 && mayStandLast(word) ? verbAt(piece.rest, at)?.verb : undefined;
+  const not = NOT.test(textAt(piece, at - 1));
+  const verb = at > 0 && !not && mayStandLast(word) ? verbAt(piece.rest, at)?.verb : undefined;
   if (verb) piece.take(at - said, 1 + said, 'verb');
   return verb;
 };
