@@ -1,5 +1,6 @@
-const COVER_WORDS =
-  /^(cover|lid|hatch|shield|panel|door|case|shell|bezel|plate|back|bottom|top|casing|housing)s?$/;
+import { COVER_NOUNS } from '../line';
+
+const COVER_WORDS = new RegExp(`^(?:${[...COVER_NOUNS, 'shield', 'back', 'bottom', 'top'].join('|')})s?$`);
 /**
  * What closes a unit where its side is said: a back glass. A front glass may as well be what is seen through, and
  * stored jobs have taken it off as a part.

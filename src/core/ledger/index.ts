@@ -2,6 +2,7 @@ export { assign, close, closeRefusals, unclaimed } from './close';
 export { countItem, miss } from './count';
 export { belongsToCover, coverOf, holds, ownerOf } from './cover';
 export { candidatesFor, type FoundCandidate } from './found';
+export { cupsInUse, freeCup } from './free-cup';
 export * from './items';
 export { JOINT_IDS, JOINTS, type Joint, type JointId, joint, jointFrom, partJoint } from './joints';
 export { alter, looseNow, stash } from './kept';

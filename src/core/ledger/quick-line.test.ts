@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { cupsInUse, freeCup } from './free-cup';
 import { readLine } from './quick-line';
 
 const cup = (label: string) => ({ kind: 'cup' as const, label });
@@ -37,5 +38,22 @@ describe('where screws go of which nobody says where', () => {
         },
       ),
     );
+  });
+});
+
+describe('the next free cup', () => {
+  it('is the first number that no cup in use goes by', () => {
+    const items = [
+      cup('1'),
+      cup('3'),
+      cup('A'),
+      { kind: 'cup' as const },
+      { kind: 'shelf' as const, label: '2' },
+    ];
+    const used = cupsInUse(items.map((place) => ({ place })));
+    expect(used).toEqual(['1', '3', 'A']);
+    expect(freeCup(used)).toEqual(cup('2'));
+    expect(freeCup(used, 3)).toEqual(cup('4'));
+    expect(freeCup([])).toEqual(cup('1'));
   });
 });

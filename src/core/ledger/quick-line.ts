@@ -7,6 +7,7 @@ import {
   type Span,
   takesOff,
 } from '../line';
+import { freeCup } from './free-cup';
 import type { ItemDraft, Place } from './items';
 
 /** One move of a line, as it is recorded. */
@@ -80,22 +81,19 @@ function moveOf(e: LineEntry, fallback: Place, text: string): MoveSaid {
   };
 }
 
-/** Whether a thing goes to the place where things go when nobody says. */
-const isUnsaid = (e: LineEntry): boolean =>
-  Boolean(e.kind && e.name) && !e.place && !/^(?:plug|change|part)$/.test(e.kind ?? '');
-
 /**
  * Where each thing of a line goes of which nobody says where: from cup to cup, past those that hold something.
  */
 function usualPlaces(entries: readonly LineEntry[], first: Place, taken: readonly string[]): Place[] {
   const said = entries.flatMap((e) => (e.place?.kind === 'cup' && e.place.label ? [e.place.label] : []));
-  const used = new Set([...taken, ...said]);
-  let place = first;
+  const used = [...taken, ...said];
+  const numbered = first.kind === 'cup' && /^\d+$/.test(first.label ?? '');
   return entries.map((e) => {
-    if (!isUnsaid(e) || place.kind !== 'cup' || !/^\d+$/.test(place.label ?? '')) return place;
-    while (used.has(place.label ?? '')) place = { ...place, label: String(Number(place.label) + 1) };
-    used.add(place.label ?? '');
-    return place;
+    const unsaid = e.kind && e.name && !e.place && usualPlace(e.kind, first) === first;
+    if (!unsaid || !numbered) return first;
+    const cup = freeCup(used, Number(first.label));
+    used.push(cup.label);
+    return cup;
   });
 }
 

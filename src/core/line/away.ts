@@ -1,10 +1,7 @@
+import { COVER_WORD } from './covers';
 import type { Word } from './piece';
-import { saysItIsTold } from './states';
+import { saysItIsNot } from './states';
 import { isToldVerb } from './told-verb';
-
-const AWAY = /^(?:out|open)$/;
-/** Before what was not done. */
-const IS_NOT = /^(?:not|never)$/;
 
 /** What has contacts: `off` and `out` are said of it as of what is known. */
 const LEAD = /^(?:lead|plug|cable|flex|ribbon|connector|harness)s?$/;
@@ -17,13 +14,21 @@ export const isLead = (w: Word | undefined): boolean =>
 const SIGNAL =
   /^(?:line|audio|video|phones?|headphones?|signal|mains|power|speakers?|aux|digital|main|monitor)$/;
 
+/** Whether it can be opened: a cover, or what is called one. */
+const opens = (own: Word): boolean =>
+  own.found?.named.kind === 'cover' ||
+  COVER_WORD.test(own.found ? (own.found.named.name.toLowerCase().split(/\s+/).at(-1) ?? '') : own.text) ||
+  (!own.found && BOXES.test(own.text));
+const BOXES = /^(?:box|pod|drawer|flap|compartment|tray|gate)$/;
+
 /** Whether a small word says that what stands before it is away: "hood away", "J7 out", "lid open", "fan lead off". */
 export function isAway(word: string, own: Word | undefined): boolean {
   if (word === 'away') return true;
   if (word === 'out' && own && !own.found)
     return /^(?:word|number)$/.test(own.type) && !SIGNAL.test(own.text);
-  if (word === 'open' && own && !own.found) return own.type === 'word' && !saysItIsTold(own);
-  return (AWAY.test(word) && own?.found !== undefined) || (/^(?:off|out)$/.test(word) && isLead(own));
+  // A lid that is open is off; a fuse that is open is blown.
+  if (word === 'open') return own !== undefined && opens(own);
+  return /^(?:off|out)$/.test(word) && (isLead(own) || (word === 'out' && own?.found !== undefined));
 }
 
 /** What ends a piece, and what says where a thing lies now. */
@@ -69,6 +74,6 @@ export const endsIt = (rest: readonly Word[]): boolean =>
       k > 0 &&
       !w.found &&
       isToldVerb(w.text) &&
-      !IS_NOT.test(own[k - 1]?.text ?? '') &&
+      !saysItIsNot(own[k - 1]) &&
       (own[k + 1] === undefined || TOLD_OF.test(own[k + 1]?.text ?? '')),
   );

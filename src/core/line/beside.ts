@@ -1,3 +1,4 @@
+import { uptoComma } from './away';
 import type { Piece, Word } from './piece';
 import { saysDamage } from './states';
 
@@ -22,10 +23,8 @@ export function readNote(piece: Piece): string | undefined {
 }
 
 /** Whether it is told behind a comma what is still on: "head out, flex still on". */
-const saysStill = (all: readonly Word[], comma: number): boolean => {
-  const end = all.findIndex((w, i) => i > comma && w.type === 'comma');
-  return all.slice(comma + 1, end < 0 ? undefined : end).some((w) => !w.found && w.text === 'still');
-};
+const saysStill = (all: readonly Word[], comma: number): boolean =>
+  uptoComma(all.slice(comma + 1)).some((w) => !w.found && w.text === 'still');
 
 /** What is told behind it is why, when or with what left. */
 const TELLS = /^(?:but|after|while|because|though|although|since)$/;

@@ -4,6 +4,7 @@ import { readCount } from './how-many';
 import type { Named } from './names';
 import type { Piece } from './piece';
 import { readShape } from './shape';
+import { saysItIs } from './states';
 import { readThread } from './thread';
 import type { LineVerb } from './verbs';
 
@@ -33,7 +34,7 @@ export function fastened(
   names: readonly Named[],
   doubt: Doubt,
 ): LineEntry {
-  const thread = readThread(piece);
+  const { lengthMm, ...thread } = readThread(piece);
   const several = piece.rest.some(
     (w) => !w.found && /^(?:screw|bolt|nut|washer|standoff|stud|rivet)s$/.test(w.text),
   );
@@ -42,13 +43,12 @@ export function fastened(
   const bare = piece.rest.length;
   const shape = readShape(piece);
   // "board unscrewed": by how many is not said.
-  const unsaid = verb?.does === 'undo' && piece.rest.length === bare && Object.keys(thread).length === 0;
+  const unsaid = verb?.does === 'undo' && piece.rest.length === bare && thread.thread === undefined;
   const many = said === undefined ? (several || unsaid ? null : 1) : said;
   // "nut M8 x2": a nut has no length.
   const nut = said === undefined && /^(?!.* with )(?:.* )?(?:nut|washer)$/.test(shape.name ?? '');
-  const nuts = nut && !thread.thread?.includes('-') ? thread.lengthMm : undefined;
+  const nuts = nut && !thread.thread?.includes('-') ? lengthMm : undefined;
   const count = nuts ?? many;
-  if (nuts !== undefined) delete thread.lengthMm;
   // What is not there did not come off.
   const lacking = piece.at((w) => /^(?:missing|lost)$/.test(w.text));
   if (lacking >= 0) {
@@ -67,7 +67,7 @@ export function fastened(
   const covers = from ? coversCalled(from, names) : [];
   const known = knownIn(words) ?? (covers.length === 1 ? covers[0] : undefined);
   if (!known) nearTo(names, doubt)(from, words);
-  const tells = words.some((w) => !w.found && /^(?:is|was|are|were|had|has)$/.test(w.text));
+  const tells = words.some((w) => !w.found && (saysItIs(w) || /^(?:had|has)$/.test(w.text)));
   if (tells) doubt(words[0]?.from ?? 0, words.at(-1)?.to ?? 0);
   const toolDrive = rest.tool
     ? /\bT\d{1,2}\b|\bPH\d\b|\bPZ\d\b/i.exec(rest.tool)?.[0].toUpperCase()
@@ -79,6 +79,7 @@ export function fastened(
     kind: 'fastener',
     ...shape,
     ...thread,
+    ...(lengthMm === undefined || nuts !== undefined ? {} : { lengthMm }),
     ...(shape.drive || !toolDrive ? {} : { drive: toolDrive }),
     count,
     ...(from ? { from } : {}),

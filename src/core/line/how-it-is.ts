@@ -1,6 +1,6 @@
 import { isFastener } from './fastener';
 import { Piece, type Word } from './piece';
-import { saysHowItIs } from './states';
+import { saysHowItIs, saysItIs, saysItIsNot } from './states';
 import { verbAt } from './verb-at';
 import { GUIDE } from './verb-last';
 import { type LineVerb, verbOf } from './verbs';
@@ -52,7 +52,7 @@ export function readLying(piece: Piece): { to: string; note: string } | undefine
 /** "fuser is" hot: what it is, without that it is. */
 function withoutIs(piece: Piece): void {
   const last = piece.rest.length - 1;
-  if (last > 0 && /^(?:is|are|was|were)$/.test(piece.rest[last]?.text ?? '')) piece.take(last, 1, 'note');
+  if (last > 0 && saysItIs(piece.rest[last])) piece.take(last, 1, 'note');
 }
 
 /**
@@ -66,7 +66,8 @@ export function readHowItIs(piece: Piece): { verb: LineVerb; note: string } | nu
   const stays = piece.at(
     (w, i, all) =>
       i > 0 &&
-      (/^(?:stays?|remains?|stayed|still|not|never)$/.test(w.text) ||
+      (/^(?:stays?|remains?|stayed|still)$/.test(w.text) ||
+        saysItIsNot(w) ||
         (w.text === 'left' && /^(?:alone|there|on|connected|attached)$/.test(all[i + 1]?.text ?? ''))),
   );
   if (stays > 0) {
@@ -85,8 +86,10 @@ export function readHowItIs(piece: Piece): { verb: LineVerb; note: string } | nu
     withoutIs(piece);
     return { verb: LOOK, note: piece.typed(words) };
   }
-  const is = last > 1 && /^(?:is|are|was|were)$/.test(piece.rest[last - 1]?.text ?? '');
-  if (last < 1 || !saysHowItIs(piece.rest[last]) || (!is && isFastener(piece, undefined))) return null;
+  const is = last > 1 && saysItIs(piece.rest[last - 1]);
+  const open = piece.rest[last]?.text === 'open' && !piece.rest[last]?.found;
+  if (last < 1 || !(open || saysHowItIs(piece.rest[last])) || (!is && isFastener(piece, undefined)))
+    return null;
   const [word] = piece.take(last, 1, 'note');
   withoutIs(piece);
   return word ? { verb: LOOK, note: piece.original(word) } : null;
@@ -165,8 +168,14 @@ export function readSnaps(piece: Piece): { verb: LineVerb; note: string } | null
   const done = verbAt(piece.rest, 0);
   const many = done?.verb.does === 'unclip' ? piece.rest.slice(done.used) : [];
   const the = /^(?:the|all|both)$/.test(many[0]?.text ?? '') || Piece.numberOf(many[0]) !== undefined;
-  const clips = many[the ? 1 : 0];
-  if (done && clips && !clips.found && SNAPS.test(clips.text)) {
+  const [clips, next] = many.slice(the ? 1 : 0);
+  // A clip holder is no clip.
+  const alone =
+    !next ||
+    next.found ||
+    next.type === 'comma' ||
+    /^(?:along|round|around|at|of|on|from|in|by|with)$/.test(next.text);
+  if (done && clips && alone && !clips.found && SNAPS.test(clips.text)) {
     piece.take(0, done.used, 'verb');
     return { verb: UNLATCH, note: '' };
   }

@@ -1,3 +1,4 @@
+export { COVER_NOUNS } from './covers';
 export { DRIVES, type DriveFamily } from './drives';
 export type { Doubtful, LineEntry, LineRead, Span } from './entry';
 export { NAMED_KINDS, type Named, type NamedKind, nearest } from './names';

@@ -14,8 +14,8 @@ const LEADS_LAST = /\b(?:lead|cable|flex|ribbon|harness|plug|connector)s?$/;
 /** A pole: what is off it is its lead. */
 const POLES = /^(?:.* )?(?:plus|minus|positive|negative|pos|neg)(?: (?:terminal|pole|post|lead))?$/;
 
-/** A lead that goes by its ends: "lead PS-MB". */
-const LEAD_TO = /^(?:lead|cable|flex|ribbon|harness) \S+$/;
+/** A lead that goes by its number or by its ends: "ribbon 1", "lead PS-MB"; a cable tray is none. */
+const LEAD_TO = /^(?:lead|cable|flex|ribbon|harness) (?:\w*\d\w*|\w+[-/]\w+)$/;
 
 /** Marks that connectors have on a board. Common practice, no source. */
 const PLUGGED = /^(?:j|p|cn|con|w)\d{1,4}$/;

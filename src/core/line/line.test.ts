@@ -914,6 +914,9 @@ describe('several things that one verb is said of', () => {
     );
   it.each<[string, string[]]>([
     ['unplug J7, J8', ['unplug J7', 'unplug J8']],
+    ['J7 J8 J9 unplugged', ['unplug J7', 'unplug J8', 'unplug J9']],
+    ['unplug W3 W4', ['unplug W3', 'unplug W4']],
+    ['W3/W4 off', ['unplug W3', 'unplug W4']],
     ['unplug J7 and J8', ['unplug J7', 'unplug J8']],
     ['unplug J7 + J8 & J9', ['unplug J7', 'unplug J8', 'unplug J9']],
     ['unplug the plugs J7, J8, and J9', ['unplug J7', 'unplug J8', 'unplug J9']],
@@ -940,6 +943,9 @@ describe('several things that one verb is said of', () => {
     ['unplug J7 and lead 4', ['unplug J7 and lead 4']],
   ])('“%s”', (text, want) => {
     expect(moves(text)).toEqual(want);
+  });
+  it.each(['unplug W3 W4', 'W3/W4 unplugged', 'W3 W4 unplugged'])('%s, both of them on the map', (text) => {
+    expect(moves(text, known)).toEqual(['unplug W3', 'unplug W4']);
   });
   it('names that are known, what follows the last is said of it, and no stretch is read twice', () => {
     const read = readText('unplug fan lead and lamp lead 4p latch', known);

@@ -1,5 +1,5 @@
 import type { Word } from './piece';
-import { saysHowItIs } from './states';
+import { saysHowItIs, saysItIs } from './states';
 import { isToldVerb } from './told-verb';
 import { verbAt } from './verb-at';
 
@@ -67,17 +67,16 @@ function parting(rest: readonly Word[]): { end: number; next: number } | null {
   return null;
 }
 
-/** What was done to each is said last: "CN1, CN2 and CN3 unplugged"; null where it is no such list. */
+/** What was done to each, or how each is, is said last: "CN1, CN2 and CN3 unplugged"; null where it is no such list. */
 function toldLast(words: readonly Word[]): Word[][] | null {
   const at = words.findIndex((w) => !isOne(w) && !joins(w));
   const told = words.slice(at);
-  const ends =
-    at > 2 && told.every((w) => !w.found) && isToldVerb(told.find((w) => !IS.test(w.text))?.text ?? '');
+  const says = told.find((w) => !saysItIs(w) && !/^(?:all|both)$/.test(w.text));
+  const ends = at > 2 && told.every((w) => !w.found) && (isToldVerb(says?.text ?? '') || saysHowItIs(says));
   const marks = words.slice(0, at);
   if (!ends || !marks.every((w, i) => (i % 2 === 0 ? isOne(w) : joins(w)))) return null;
   return marks.filter((_, i) => i % 2 === 0).map((w) => [w, ...told]);
 }
-const IS = /^(?:is|are|was|were|all|both)$/;
 
 /** Where something is now, in which order, or how it was done: no thing of its own. */
 const STATE =

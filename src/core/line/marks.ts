@@ -20,6 +20,18 @@ function row(from: string, to: string): string[] | null {
   return Array.from({ length: last - first + 1 }, (_, k) => `${a[1]}${first + k}`);
 }
 
+/** What may go by both its ends: "lead J3/J7". */
+const LEADS = /^(?:leads?|cables?|flex|ribbons?|harness|wires?)$/;
+
+/** Marks with a stroke between: "CN7/CN8", "CN7/8"; null where it is no such row. */
+function slashed(word: string): string[] | null {
+  const [first = '', ...more] = word.split('/');
+  const letters = /^([a-z]{1,4})\d{1,4}$/i.exec(first)?.[1];
+  const same =
+    letters && more.length > 0 && more.every((m) => /^\d{1,4}$/.test(m) || MARKED.test(m.toLowerCase()));
+  return same ? [first, ...more.map((m) => (/^\d/.test(m) ? `${letters}${m}` : m))] : null;
+}
+
 /** The words that stand for each of several marks, parted by commas, in the place of those that said so. */
 function each(
   marks: readonly string[],
@@ -47,6 +59,12 @@ export function withMarks(words: readonly Word[], text: string, names: readonly 
   const out: Word[] = [];
   const written = (w: Word | undefined) => (w ? (w.meant ?? text.slice(w.from, w.to)) : '');
   for (const [i, w] of words.entries()) {
+    const parts =
+      w.type === 'word' && !w.found && !LEADS.test(out.at(-1)?.text ?? '') ? slashed(written(w)) : null;
+    if (parts) {
+      out.push(...each(parts, w, names));
+      continue;
+    }
     const [mark, joint] = [out.at(-2), out.at(-1)];
     const next = words[i + 1];
     const ends = next === undefined || (!next.found && ENDS.test(next.text));
@@ -66,7 +84,7 @@ export function withMarks(words: readonly Word[], text: string, names: readonly 
       out.push(...each([`${written(mark).slice(0, letters.length)}${w.text}`], w, names));
     else {
       // "CN501 CN502 CN503"
-      const alike = joint?.type === 'word' && !joint.found && !w.found && w.type === 'word';
+      const alike = joint?.type === 'word' && w.type === 'word';
       const of = (m: Word) => MARKED.exec(written(m).toLowerCase())?.[1];
       if (alike && of(joint) !== undefined && of(joint) === of(w))
         out.push({ type: 'comma', text: ',', from: joint.to, to: w.from });

@@ -1,4 +1,5 @@
 import { distance } from 'fastest-levenshtein';
+import { COVER_WORD } from './covers';
 import { plainOf } from './tokens';
 
 export const NAMED_KINDS = ['cover', 'element', 'plug', 'header', 'thing'] as const;
@@ -76,8 +77,7 @@ const slips = (length: number) => Math.floor(length / 4);
 /** So many are offered. */
 const OFFERED = 3;
 
-/** What closes a unit goes by many words, and its side by two. Common practice, no source. */
-const CLOSES = /^(?:cover|lid|hatch|panel|door|case|shell|bezel|plate|casing|housing|hood|cap)$/;
+/** The side of a cover goes by two words. Common practice, no source. */
 const SIDES: Record<string, string> = { rear: 'back', bottom: 'base', underside: 'base', upper: 'top' };
 const ofSide = (word: string) => SIDES[word] ?? word;
 
@@ -85,7 +85,7 @@ const ofSide = (word: string) => SIDES[word] ?? word;
 function isCoverBy(said: string[], call: string[]): boolean {
   const [is, ...sides] = said.toReversed();
   const own = call.toReversed();
-  if (!CLOSES.test(is ?? '') || !CLOSES.test(own[0] ?? '') || sides.length === 0) return false;
+  if (!COVER_WORD.test(is ?? '') || !COVER_WORD.test(own[0] ?? '') || sides.length === 0) return false;
   return sides.every((s) => own.slice(1).map(ofSide).includes(ofSide(s)));
 }
 

@@ -48,6 +48,10 @@ const isSortOfSmall = ([sort, what, where]: readonly Word[]): boolean =>
   isSmall(what) &&
   (where === undefined || where.type === 'comma' || where.type === 'arrow' || AT.test(where.text));
 
+/** Whether a plain word goes on: "screw heads" are no screws. */
+const saysMore = (w: Word | undefined): boolean =>
+  w !== undefined && !w.found && w.type === 'word' && !/^(?:and|with|on|under|at|from|of|in)$/.test(w.text);
+
 /** Screws from one thing, and after the comma another with a place of its own: "6 M4 hood, hood > bench". */
 function putAside(here: readonly Word[], next: readonly Word[]): boolean {
   const at = next[0]?.text === 'the' ? 1 : 0;
@@ -64,6 +68,8 @@ const isLot = ([many, off, ...more]: readonly Word[]): boolean =>
 const begins = (next: readonly Word[]): boolean =>
   next.length > 0 &&
   !isLot(next) &&
+  // "measured F1, open" says what was found.
+  !(next[0]?.text === 'open' && !next[0].found && (next[1] === undefined || next[1].type === 'comma')) &&
   (verbAt(next, 0) !== null ||
     (next[0]?.type === 'count' && next.length > 1) ||
     next[0]?.type === 'metric' ||
@@ -86,7 +92,7 @@ const PARTS: ((joint: Joint) => boolean)[] = [
   (j) => isComma(j) && j.here.some(isBolt) && isSortOfSmall(j.next),
   ({ w, here, next }) => w.text === 'and' && here.some(isBolt) && isSortOfSmall(next),
   // "ground lead off, nut M4"
-  (j) => isComma(j) && isBolt(j.next[0]),
+  (j) => isComma(j) && isBolt(j.next[0]) && !saysMore(j.next[1]),
   // "e-clip and washer", "nut and a bolt"
   ({ w, last, next }) => /^(?:and|\+|&)$/.test(w.text) && isSmall(last) && isSmall(next[0]),
   (j) =>

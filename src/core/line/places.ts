@@ -1,7 +1,7 @@
 import type { LineEntry } from './entry';
 import type { Piece, Word } from './piece';
 import { ownPlace, type Place, placeAt } from './place';
-import { ONE, SIDE } from './remark';
+import { SIDE, saysAsOne } from './remark';
 import { saysItWasLaid } from './states';
 
 /** A cup, bag or shelf that goes by more than a number: "> bench left", "> tin by the window". */
@@ -37,12 +37,7 @@ function laidAt({ rest }: Piece): number {
     return (
       /^(?:in|into|on|onto|against|beside|behind|under)$/.test(w.text) &&
       where !== undefined &&
-      !ONE.test(
-        rest
-          .slice(i + 1)
-          .map((x) => x.text)
-          .join(' '),
-      ) &&
+      !saysAsOne(rest.slice(i + 1)) &&
       before !== undefined &&
       !before.found &&
       i > 1 &&

@@ -1,5 +1,6 @@
 import { endsIt } from './away';
 import type { Piece } from './piece';
+import { saysItIs } from './states';
 import { isToldVerb } from './told-verb';
 import { PHRASES, verbAt } from './verb-at';
 import { verbLast } from './verb-last';
@@ -8,7 +9,6 @@ import type { LineVerb } from './verbs';
 /** Verbs that are things as well: a label that is off is not labelled. */
 const THINGS_TOO = /^(?:heat|mark|clean|solder|wait|look|measure|discharge)$/;
 
-const IS = /^(?:is|was|are|were)$/;
 const PARTICLE = /^(?:off|out|over|up|open|back|away|free|down|forward|aside)$/;
 
 /** A verb whose small word stands at the end of the piece: "took the hood off", "the hood came off". */
@@ -28,7 +28,7 @@ function around(piece: Piece): LineVerb | undefined {
     if (!hit) continue;
     piece.take(rest.length - 1, 1, 'verb');
     // "W2 was pulled out"
-    const was = at > 1 && IS.test(rest[at - 1]?.text ?? '') ? 1 : 0;
+    const was = at > 1 && saysItIs(rest[at - 1]) ? 1 : 0;
     piece.take(at - was, 1 + was, 'verb');
     return hit.verb;
   }

@@ -29,8 +29,9 @@ const isNoPartOf = (words: readonly Word[]): boolean =>
 /** What came along with a thing, or what it took. */
 const WITH_IT = /^(?:its|their|some|force|care|difficulty|much|little|great|effort)$/;
 
-/** "out in one piece", "out as one" */
-export const ONE = /^(?:one(?: piece)?|(?:two|three|\d) pieces|pieces|parts)$/;
+const ONE = /^(?:one(?: piece)?|(?:two|three|\d) pieces|pieces|parts)$/;
+/** Behind "in" or "as": "out in one piece", "out as one". */
+export const saysAsOne = (words: readonly Word[]): boolean => ONE.test(words.map((w) => w.text).join(' '));
 
 /** "loosened 2 turns" */
 const isTurns = ([many, turns, ...more]: readonly Word[]): boolean =>
@@ -69,35 +70,33 @@ function isRemark(words: readonly Word[], screws: boolean): boolean {
   return isWord && !words.some((w) => w.found) && !words.every(ofPlug);
 }
 
+/** Where, within a piece, it begins to be said which way, how or with what along; one that fits is enough. */
+const WAYS: ((w: Word, i: number, all: readonly Word[], screws: boolean) => boolean)[] = [
+  // "slide battery out the front", "pulled through the frame"
+  (w, i, all) => i > 1 && w.text === 'out' && /^(?:the|through|past|over|at)$/.test(all[i + 1]?.text ?? ''),
+  (w, i, all) => w.text === 'through' && all[i + 1] !== undefined,
+  (w, _i, all) => w.text === 'between' && all[0]?.found !== undefined,
+  // "slid out to the rear"
+  (w, i, all) =>
+    i > 1 &&
+    w.text === 'to' &&
+    SIDE.test(all.at(-1)?.text ?? '') &&
+    ((verbAt(all, 0)?.verb.takes ?? null) !== null || all.some((v) => isToldVerb(v.text))),
+  // "out with its shield", "off with some force", "2 M3x5 with threadlock"
+  (w, i, all) => i > 1 && w.text === 'with' && (WITH_IT.test(all[i + 1]?.text ?? '') || isAlong(all, i)),
+  (w, i, all, screws) => screws && w.text === 'with' && isNoPartOf(all.slice(i + 1)),
+  (w, i, all) => w.text === 'without' && i < all.length - 1,
+  (w, i, all) => /^(?:in|as)$/.test(w.text) && saysAsOne(all.slice(i + 1)),
+  (_w, i, all, screws) => screws && isTurns(all.slice(i)),
+];
+
 /**
  * What is said behind a comma and is no move of its own: "unplug W2, latch open".
  *
  * @param screws of screws only what says how they were found is a remark: "rear cover, one stripped"
  */
 export function readRemark(piece: Piece, screws: boolean): string | undefined {
-  // "slide battery out the front"
-  const way = piece.at(
-    (w, i, all) =>
-      (i > 1 && w.text === 'out' && /^(?:the|through|past|over|at)$/.test(all[i + 1]?.text ?? '')) ||
-      (i > 0 && w.text === 'through' && all[i + 1] !== undefined) ||
-      (i > 0 && w.text === 'between' && all[0]?.found !== undefined) ||
-      (i > 1 && w.text === 'with' && (WITH_IT.test(all[i + 1]?.text ?? '') || isAlong(all, i))) ||
-      (screws && i > 0 && w.text === 'with' && isNoPartOf(all.slice(i + 1))) ||
-      (i > 0 &&
-        /^(?:in|as)$/.test(w.text) &&
-        ONE.test(
-          all
-            .slice(i + 1)
-            .map((x) => x.text)
-            .join(' '),
-        )) ||
-      (screws && i > 0 && isTurns(all.slice(i))) ||
-      (i > 0 && w.text === 'without' && i < all.length - 1) ||
-      (i > 1 &&
-        w.text === 'to' &&
-        SIDE.test(all.at(-1)?.text ?? '') &&
-        ((verbAt(all, 0)?.verb.takes ?? null) !== null || all.some((v) => isToldVerb(v.text)))),
-  );
+  const way = piece.at((w, i, all) => i > 0 && WAYS.some((says) => says(w, i, all, screws)));
   const comma = piece.at((w, i, all) => w.type === 'comma' && i > 0 && isRemark(all.slice(i + 1), screws));
   const at = way < 0 ? comma : way;
   if (at < 0 || at === piece.rest.length - 1) return undefined;

@@ -2,7 +2,7 @@ import type { Word } from './piece';
 
 /** How a thing is, or was found: it says nothing that came off. Common practice, no source. */
 const IS_SO =
-  /^(?:hot|warm|cold|stuck|dirty|wet|broken|cracked|worn|torn|rusty|bent|burnt|burned|swollen|scratched|stripped|glued|seized|captive|loose|tight|intact|wrapped|longer|shorter|different|dangling|needed|required|locked|held|fixed|secured|sealed|loosened|slackened|broke|freed|creased|chafed|frayed|corroded|dented|pinched|kinked|melted|bulging|leaking|faded|discoloured|discolored|oxidised|oxidized|deflated|empty|full|marked|labelled|labeled|numbered|noted)$/;
+  /^(?:hot|warm|cold|stuck|dirty|wet|broken|cracked|worn|torn|rusty|bent|burnt|burned|swollen|scratched|stripped|glued|seized|captive|loose|tight|intact|wrapped|longer|shorter|different|dangling|needed|required|locked|held|fixed|secured|sealed|loosened|slackened|broke|freed|creased|chafed|frayed|corroded|dented|pinched|kinked|melted|bulging|leaking|faded|discoloured|discolored|oxidised|oxidized|deflated|empty|full|marked|labelled|labeled|numbered|noted|blown|shorted|dead|ok|okay|good|fine|faulty|bad|leaky)$/;
 
 /** How it was set down: "leaned against the wall". */
 const LAID =
@@ -33,6 +33,10 @@ const ON_IT =
 const FIGURE = /^\d+(?:\.\d+)?(?:m?a|m?v|k?w|wh|m?ah|ohms?|[unp]f|k|hz|c)$/;
 const UNIT = /^(?:m?a|m?v|k?w|wh|m?ah|ohms?|[unp]f|hz|amps?|volts?|watts?|mohms?|kohms?|kg|nm|psi|bar)$/;
 
+/** That something is so, and that it is not. */
+const IS = /^(?:is|was|are|were)$/;
+const IS_NOT = /^(?:not|never)$/;
+
 const says = (w: Word | undefined, what: RegExp): boolean => w !== undefined && !w.found && what.test(w.text);
 
 export const saysHowItIs = (w: Word | undefined): boolean => says(w, IS_SO);
@@ -47,3 +51,5 @@ export const saysAFigure = ([w, next]: readonly Word[]): boolean =>
 /** Whether what is told begins with what went wrong: "broke a tab off the lid". */
 export const saysDamage = (words: readonly Word[]): boolean =>
   words.length > 2 && says(words[0], DAMAGE) && says(words[1], /^(?:an?|the|one|two|its|my)$/);
+export const saysItIs = (w: Word | undefined): boolean => says(w, IS);
+export const saysItIsNot = (w: Word | undefined): boolean => says(w, IS_NOT);

@@ -5,6 +5,7 @@ import { GLUES, kindOf } from './kind-of';
 import { LEADS, readOff } from './off-what';
 import type { Piece, Word } from './piece';
 import { MARKED, readPlugWords } from './plug-words';
+import { saysItIs } from './states';
 import { isToldVerb } from './told-verb';
 import type { LineVerb, ThingKind } from './verbs';
 
@@ -26,9 +27,9 @@ const MOST_WORDS = 6;
 /** Whether words tell a story, and are no name: "shell lifted", "fuse is blown". */
 const isTold = (words: readonly Word[]): boolean =>
   words.length > MOST_WORDS ||
-  words.some((w, i) => i > 0 && !w.found && (TELLS.test(w.text) || isToldVerb(w.text)));
+  words.some((w, i) => i > 0 && !w.found && (saysItIs(w) || TELLS.test(w.text) || isToldVerb(w.text)));
 
-const TELLS = /^(?:is|was|are|were|came|went|fell|let|go|goes|then|still|has|had|did|does)$/;
+const TELLS = /^(?:came|went|fell|let|go|goes|then|still|has|had|did|does)$/;
 
 /**
  * Reads a piece that takes off a thing that is no fastener: a plug, a part, a tie, tape; or cuts into

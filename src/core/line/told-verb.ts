@@ -24,7 +24,7 @@ const LAST = [
 /** What stands last only as it is told: "thermal compound cleaned". */
 const TOLD_ONLY = [
   ...['clean', 'wipe', 'heat', 'warm', 'scrape', 'inspect', 'check', 'measure', 'discharge', 'photograph'],
-  ...['bleed', 'pop', 'pry', 'slide', 'slip', 'unlatch', 'unlock'],
+  ...['bleed', 'test', 'pop', 'pry', 'slide', 'slip', 'unlatch', 'unlock'],
 ];
 const TOLD_LAST = new Set([...LAST, ...TOLD_ONLY].flatMap(toldOf));
 /** Whether a word is a verb as it is told afterwards. */

@@ -81,8 +81,20 @@ function together(parts: readonly Part[]): Part[] {
   return out;
 }
 
+/** Behind a comma: "foot off, 4 screws" is as good as "foot off: 4 screws". */
+const BEHIND_A_COMMA: Rule[] = [
+  (before, screws) => (before.verbless ? null : counted(before, screws)),
+  (before, screws) => held({ ...before, verbless: false }, screws),
+];
+
+function rulesFor(part: Part): Rule[] {
+  if (part.told) return RULES;
+  const elsewhere = part.joined || part.then || part.of.some((e) => e.from);
+  return elsewhere ? [] : BEHIND_A_COMMA;
+}
+
 /**
- * Parts of a line, with what is told of the one before behind a colon or in brackets.
+ * Parts of a line, with what is told of the one before behind a colon, in brackets, or of its screws behind a comma.
  *
  * @param parts of the line, in their order
  * @returns parts in the order in which the moves were made
@@ -91,15 +103,12 @@ function together(parts: readonly Part[]): Part[] {
 export function told(parts: readonly Part[]): Part[] {
   const out: Part[] = [];
   for (const part of together(parts)) {
-    const before = part.told ? out.at(-1) : undefined;
-    // "foot off, 4 screws" is as good as "foot off: 4 screws".
-    const off = out.at(-1);
-    const holds = !part.told && !part.joined && !part.then && off && part.of.every((e) => !e.from);
-    const both = before
-      ? RULES.map((rule) => rule(before, part)).find((made) => made !== null)
-      : holds
-        ? ((off.verbless ? null : counted(off, part)) ?? held({ ...off, verbless: false }, part))
-        : null;
+    const before = out.at(-1);
+    const both =
+      before &&
+      rulesFor(part)
+        .map((rule) => rule(before, part))
+        .find((made) => made !== null);
     if (both) out.splice(-1, 1, ...both);
     else out.push(part);
   }

@@ -1,5 +1,6 @@
 import { isAway, isLead } from './away';
 import type { Piece, Word } from './piece';
+import { saysItIs, saysItIsNot } from './states';
 import { isToldVerb, mayStandLast } from './told-verb';
 import { verbAt } from './verb-at';
 import { type LineVerb, VERBS, verbOf } from './verbs';
@@ -9,9 +10,6 @@ const UNPLUG = verbOf('unplug');
 /** Where what is lifted may be a plug. */
 const PULL = VERBS.find((v) => v.words.includes('pull'));
 
-const IS = /^(?:is|was|are|were)$/;
-/** What was not done. */
-const NOT = /^(?:not|never)$/;
 const FIGURES = /^(?:contacts|wires)$/;
 /** Behind a verb that is told: whether it goes on with where from, with what, where. */
 const OF_TOLD = /^(?:off|out|up|down|away|free|from|of|with|at|by|along|under|round|around|through)$/;
@@ -29,7 +27,7 @@ function lastOf(piece: Piece): { at: number; word: string; said: number } {
   const comma = piece.at((w) => w.type === 'comma');
   const at = (comma < 0 ? piece.rest.length : comma) - 1;
   // "J7 was unplugged"
-  const said = at > 1 && IS.test(textAt(piece, at - 1)) ? 1 : 0;
+  const said = at > 1 && saysItIs(piece.rest[at - 1]) ? 1 : 0;
   return { at, word: textAt(piece, at), said };
 }
 
@@ -55,7 +53,7 @@ const toldOfIt: Ending = (piece) => {
   const told = piece.at(
     (w, i, all) =>
       i > 0 &&
-      !NOT.test(all[i - 1]?.text ?? '') &&
+      !saysItIsNot(all[i - 1]) &&
       ((isToldVerb(w.text) && OF_TOLD.test(all[i + 1]?.text ?? '')) ||
         (CAME.test(w.text) && verbAt(all, i)?.used === 2)),
   );
@@ -70,7 +68,7 @@ const toldOfIt: Ending = (piece) => {
     (/^(?:off|out)$/.test(small) && /^(?:and|then|with|to|of|on|at|by)?$/.test(behind));
   const joined = /^(?:and|then)$/.test(behind);
   // "W2 was pulled out"
-  const was = told > 1 && IS.test(textAt(piece, told - 1)) ? 1 : 0;
+  const was = told > 1 && saysItIs(piece.rest[told - 1]) ? 1 : 0;
   piece.take(told - was, was + (whole ? (joined ? 3 : 2) : 1), 'verb');
   return verb;
 };
@@ -113,7 +111,7 @@ const opens: Ending = (piece) => {
 /** "J7 unplug", "J7 was unplugged" */
 const told: Ending = (piece) => {
   const { at, word, said } = lastOf(piece);
-  const not = NOT.test(textAt(piece, at - 1));
+  const not = saysItIsNot(piece.rest[at - 1]);
   const verb = at > 0 && !not && mayStandLast(word) ? verbAt(piece.rest, at)?.verb : undefined;
   if (verb) piece.take(at - said, 1 + said, 'verb');
   return verb;

@@ -52,7 +52,6 @@ export const VERBS: LineVerb[] = [
       'squeeze out',
       'knock out',
       'twist off',
-      'screw off',
       'pull down',
       'open',
       'open up',
@@ -180,9 +179,9 @@ export const VERBS: LineVerb[] = [
   },
   {
     does: 'measure',
-    words: ['measure', 'reading', 'probe'],
+    words: ['measure', 'reading', 'probe', 'test'],
     takes: null,
-    unless: /^(?:leads?|tips?|heads?|lamps?)$/,
+    unless: /^(?:leads?|tips?|heads?|lamps?|points?|pads?|pins?|sockets?|buttons?|jacks?)$/,
   },
   {
     does: 'discharge',

@@ -1,9 +1,9 @@
 import { useState } from 'react';
+import { cupsInUse, freeCup } from '../../core/ledger';
 import { DRIVES } from '../../core/line';
 import { Second } from '../../ui/Action';
 import { Choices, SelectField, TextField } from '../../ui/Field';
 import { useJob } from '../job/use-job';
-import { freeCup } from './free-cup';
 import { KnownHere } from './KnownHere';
 
 const THREADS = ['M1.6', 'M2', 'M2.5', 'M3', 'M4', 'M5', 'M6', 'M8', '4-40', '6-32', '8-32', '1/4-20'];
@@ -21,7 +21,7 @@ export function ByButtons({ onText }: { onText(t: string): void }) {
   const [length, setLength] = useState('8');
   const [drive, setDrive] = useState('PH1');
   const [from, setFrom] = useState('');
-  const cup = freeCup(job.ledger.items);
+  const cup = freeCup(cupsInUse(job.ledger.items));
   const covers = job.map.access.map((a) => a.name);
   const target = from.trim() || covers[0] || 'cover';
 

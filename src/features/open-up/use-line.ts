@@ -1,11 +1,10 @@
 import { useCallback, useMemo } from 'react';
 import { isPlannedPart, namesOf } from '../../core/job';
-import { type MoveSaid, type Place, type QuickLine, readLine } from '../../core/ledger';
+import { cupsInUse, freeCup, type MoveSaid, type Place, type QuickLine, readLine } from '../../core/ledger';
 import { recipeMove } from '../../core/recipe';
 import { useKept } from '../../ui/use-kept';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
-import { cupsInUse, freeCup } from './free-cup';
 
 /** Where screws go when the line does not say: kept for the whole job. */
 export const SCREWS_GO = {
@@ -21,11 +20,11 @@ export function useLine() {
   const { items } = job.ledger;
   const names = useMemo(() => namesOf(job), [job]);
   const [go, setGo] = useKept<ScrewsGo>(`mulch-screws-go-${job.id}`, 'cup');
+  const taken = useMemo(() => cupsInUse(items), [items]);
   const usual = useMemo((): Place => {
     if (go === 'part') return { kind: 'left in the part' };
-    return go === 'hole' ? { kind: 'in its own hole' } : freeCup(items);
-  }, [go, items]);
-  const taken = useMemo(() => cupsInUse(items), [items]);
+    return go === 'hole' ? { kind: 'in its own hole' } : freeCup(taken);
+  }, [go, taken]);
   const read = useCallback(
     (text: string): QuickLine => readLine(text, usual, names, taken),
     [usual, names, taken],
