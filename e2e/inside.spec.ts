@@ -275,10 +275,13 @@ testAlone(
     await page.getByLabel('Who gave leave, and how').fill('M. Ockley, at the door');
     await page.getByRole('button', { name: 'Allowed' }).click();
     await expect(page.getByText('cash owner allows it')).toBeVisible();
+    // What was refused for want of it is not said any more.
+    await expect(page.getByText('cash owner has to allow the test first')).toHaveCount(0);
     await page.getByRole('button', { name: 'works', exact: true }).click();
     await expect(page.getByText('alarm receiver has to be told before the test')).toBeVisible();
     await page.getByLabel('Whom, and how').fill('the desk, by telephone');
     await page.getByRole('button', { name: 'Told' }).click();
+    await expect(page.getByText('alarm receiver has to be told before the test')).toHaveCount(0);
     await page.getByRole('button', { name: 'works', exact: true }).click();
     await expect(page.getByRole('heading', { name: 'It works again' })).toBeVisible();
     await expect(page.getByText('of 5 good repeats in a row')).toBeVisible();

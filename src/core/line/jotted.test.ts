@@ -435,6 +435,12 @@ const LAPTOP = unit(['bottom cover', 'lower shell'], {
   D1: 'display',
 });
 const OF_LAPTOP: Row[] = [
+  [
+    'bottom cover off, 6 M3x8 PH1 round the edge, 2 M3x12 at the feet',
+    'undo: 6 x screw M3x8 PH1 < bottom cover, edge',
+    'undo: 2 x screw M3x12 < bottom cover, feet',
+    'lift part: bottom cover',
+  ],
   ['4 x M3 x 8 PH2 from bottom cover to cup 1', 'undo: 4 x screw M3x8 PH2 < bottom cover > 1'],
   ['remove heat sink, 2 x M3x10', 'undo: 2 x screw M3x10 < heat sink', 'remove part: heat sink'],
   ['Remove the bottom cover.', 'remove part: bottom cover'],

@@ -21,3 +21,8 @@ export const isFasteners = ({ of }: Part): boolean => of.length > 0 && of.every(
 /** Where an entry says that its screws came from. */
 export const fromOf = (e: LineEntry | undefined) =>
   e?.from ? { from: e.from, ...(e.fromKnown ? { fromKnown: e.fromKnown } : {}) } : undefined;
+
+const WHERE =
+  /^(?:the )?(?:top|bottom|left|right|front|back|rear|sides?|corners?|middle|cent(?:er|re)|inside|outside|edges?|rim|foot|feet)$/i;
+/** Whether words say where on a thing, and name none: "the top", "edge". */
+export const isWhere = (said: string): boolean => WHERE.test(said);

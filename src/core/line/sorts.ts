@@ -1,9 +1,5 @@
 import type { LineEntry } from './entry';
-import type { Part } from './part';
-
-/** Where on a thing, and no thing itself. */
-const WHERE =
-  /^(?:the )?(?:top|bottom|left|right|front|back|rear|sides?|corners?|middle|cent(?:er|re)|inside|outside|edges?)$/i;
+import { isWhere, type Part } from './part';
 
 /** Screws of the same thing at another place of it: "3 screws panel bottom, 2 sides". */
 export function elsewhere(parts: readonly Part[]): Part[] {
@@ -12,15 +8,13 @@ export function elsewhere(parts: readonly Part[]): Part[] {
     const before = out.at(-1)?.of.at(-1);
     const [e] = part.of;
     const same =
-      part.of.length === 1 && e?.kind === 'part' && !e.known && WHERE.test(e.name ?? '') && e.does === 'lift';
+      part.of.length === 1 && e?.kind === 'part' && !e.known && isWhere(e.name ?? '') && e.does === 'lift';
     if (!same || before?.kind !== 'fastener') {
       out.push(part);
       continue;
     }
     const { count: _many, place, note: _note, from = '', ...screws } = before;
-    const own = WHERE.test(from)
-      ? ''
-      : from.replace(/ \S+$/, (last) => (WHERE.test(last.trim()) ? '' : last));
+    const own = isWhere(from) ? '' : from.replace(/ \S+$/, (last) => (isWhere(last.trim()) ? '' : last));
     const read = {
       ...screws,
       ...e,

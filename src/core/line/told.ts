@@ -1,5 +1,5 @@
 import type { LineEntry } from './entry';
-import { fromOf, isFasteners, type Part } from './part';
+import { fromOf, isFasteners, isWhere, type Part } from './part';
 
 /** What a part that is told of the one before makes of both; null where it says something else. */
 type Rule = (before: Part, told: Part) => Part[] | null;
@@ -44,7 +44,12 @@ const onIt: Rule = (before, told) => {
 const held: Rule = (before, told) => {
   const thing = before.of.at(-1);
   if (thing?.kind !== 'part' || !thing.takesOff || !isFasteners(told)) return null;
-  const screws = { ...told, of: told.of.map((e) => (e.from ? e : { ...e, ...ofThing(thing) })) };
+  const own = (e: LineEntry): LineEntry => {
+    if (e.from && !isWhere(e.from)) return e;
+    const { from, ...known } = ofThing(thing);
+    return { ...e, ...known, from: [from, e.from].filter(Boolean).join(', ') };
+  };
+  const screws = { ...told, of: told.of.map(own) };
   return before.verbless ? [screws] : [screws, before];
 };
 
@@ -89,7 +94,7 @@ const BEHIND_A_COMMA: Rule[] = [
 
 function rulesFor(part: Part): Rule[] {
   if (part.told) return RULES;
-  const elsewhere = part.joined || part.then || part.of.some((e) => e.from);
+  const elsewhere = part.joined || part.then || part.of.some((e) => e.from && !isWhere(e.from));
   return elsewhere ? [] : BEHIND_A_COMMA;
 }
 

@@ -1,9 +1,9 @@
-import { useState } from 'react';
 import { offFor } from '../../core/job';
 import { powerOf } from '../../core/unit';
 import { Wrong } from '../../ui/Field';
 import { Warn } from '../../ui/Signs';
 import { useJob } from '../job/use-job';
+import { useRefusal } from '../job/use-refusal';
 import type { AnswerProps } from './answer';
 import { CoverFirst, useCoversOn } from './CoverFirst';
 import { LiveMeanwhile } from './LiveMeanwhile';
@@ -16,7 +16,7 @@ export type { Typed } from './answer';
 export function Answering({ why, ...props }: AnswerProps & { why?: string | undefined }) {
   const { check } = props;
   const { job } = useJob();
-  const [wrong, setWrong] = useState<string | null>(null);
+  const [wrong, setWrong] = useRefusal();
   const covered = useCoversOn(check.trace.needs).length > 0;
   const off = offFor(job, check);
   const dark = powerOf(check) === 'powered' && job.power === 'off';

@@ -1,14 +1,14 @@
-import { useState } from 'react';
 import { firstLooksFound, firstLooksLeft, symptomProof } from '../../core/job';
 import { Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
 import { TickBox, Warn } from '../../ui/Signs';
 import { useJob } from '../job/use-job';
+import { useRefusal } from '../job/use-refusal';
 
 /** What is asked before anything is measured or opened: one at a time, each in one tap. */
 export function FirstLooks() {
   const { job, record, go } = useJob();
-  const [wrong, setWrong] = useState<string | null>(null);
+  const [wrong, setWrong] = useRefusal();
   const left = firstLooksLeft(job);
   const found = firstLooksFound(job);
   const [next] = left;

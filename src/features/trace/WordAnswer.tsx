@@ -1,9 +1,10 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
 import { Foot } from '../../ui/Foot';
 import { useKeys } from '../../ui/Keys';
 import { TickBox, Warn } from '../../ui/Signs';
+import { useRefusal } from '../job/use-refusal';
 import type { AnswerProps } from './answer';
 
 /** Keys of answers of its own, in their order: letters that nothing else of a job takes. */
@@ -11,7 +12,7 @@ const OWN_KEYS = [...'asdfhjkl'];
 
 /** A check answered in words: good or bad, or one of its own answers. */
 export function WordAnswer({ check, why, onAnswer, onTyped }: AnswerProps & { why: string }) {
-  const [wrong, setWrong] = useState<string | null>(null);
+  const [wrong, setWrong] = useRefusal();
   const answers = check.answers?.map((a) => ({ id: a.id, name: a.name, good: a.points.length === 0 })) ?? [
     { id: 'ok', name: check.ok, good: true },
     { id: 'bad', name: check.bad, good: false },
@@ -24,7 +25,7 @@ export function WordAnswer({ check, why, onAnswer, onTyped }: AnswerProps & { wh
     return neutral
       ? Object.fromEntries(ids.split('\n').map((id, i) => [OWN_KEYS[i] ?? '', say(id)]))
       : { g: say('ok'), x: say('bad') };
-  }, [neutral, ids, check.id, onAnswer]);
+  }, [neutral, ids, check.id, onAnswer, setWrong]);
   useKeys(keys);
   return (
     <>
