@@ -436,6 +436,18 @@ const LAPTOP = unit(['bottom cover', 'lower shell'], {
 });
 const OF_LAPTOP: Row[] = [
   [
+    'lower shell off, 6 M4x12 and 2 M4x20 at the bottom',
+    'undo: 6 x screw M4x12 < lower shell, bottom',
+    'undo: 2 x screw M4x20 < lower shell, bottom',
+    'lift part: lower shell',
+  ],
+  [
+    'lower shell off, 6 M4x12 and 2 M4x20 fan',
+    'lift part: lower shell',
+    'undo: 6 x screw M4x12 < fan',
+    'undo: 2 x screw M4x20 < fan',
+  ],
+  [
     'bottom cover off, 6 M3x8 PH1 round the edge, 2 M3x12 at the feet',
     'undo: 6 x screw M3x8 PH1 < bottom cover, edge',
     'undo: 2 x screw M3x12 < bottom cover, feet',

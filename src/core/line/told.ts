@@ -73,14 +73,18 @@ const found: Rule = (before, told) => {
 /** The first that fits is taken. */
 const RULES: Rule[] = [counted, noted, found, onIt, pluggedIn, held];
 
-/** Screws that are told with others, and from nowhere else: "foot off: 4 M4x12 and 2 M4x20". */
+/** Screws that are told or joined with others, and come from nowhere else: "foot off: 4 M4x12 and 2 M4x20". */
 function together(parts: readonly Part[]): Part[] {
   const out: Part[] = [];
   for (const part of parts) {
     const before = out.at(-1);
-    const more = before?.told && isFasteners(before) && isFasteners(part) && !part.told;
-    if (more && part.of.every((e) => !e.from))
-      out.splice(-1, 1, { ...before, of: [...before.of, ...part.of] });
+    const both = before && isFasteners(before) && isFasteners(part) && !part.told;
+    const from = before?.of.at(-1)?.from;
+    const more =
+      both &&
+      ((before.told && part.of.every((e) => !e.from)) ||
+        (part.joined && part.of.every((e) => e.from === from)));
+    if (more) out.splice(-1, 1, { ...before, of: [...before.of, ...part.of] });
     else out.push(part);
   }
   return out;
