@@ -82,7 +82,7 @@ test('without the server every stop opens again, entries wait, and arrive in the
   await expect(async () => {
     expect(await history(page)).toMatch(/second, without it.*first, with the server/s);
   }).toPass({ timeout: 10_000 });
-  for (const [n, stop] of [
+  for (const stop of [
     'take-in',
     'trace',
     'plan',
@@ -92,14 +92,13 @@ test('without the server every stop opens again, entries wait, and arrive in the
     'close-up',
     'prove',
     'hand-over',
-  ].entries()) {
+  ]) {
     await page.goto(`${job}/${stop}`);
     await alive(page);
     await expect(page.getByRole('list', { name: 'The run' }).locator('[aria-current]')).toContainText(
       new RegExp(stop.replaceAll('-', ' '), 'i'),
       { timeout: 5000 },
     );
-    expect(n).toBeLessThan(9);
   }
   await note(page, 'third, from Hand over');
   for (const view of ['/', '/sums', '/cables', '/batteries', '/units', `${at}/plugs`]) {

@@ -39,17 +39,42 @@ function build() {
   if (status !== 0) throw new Error(`the copy cannot be built: ${stderr}`);
 }
 
+/** How many tests of a kind passed and failed, by what its runner says as JSON. */
+const RUNNERS = {
+  '.spec.ts': {
+    say: (test, quoted) => [
+      'node_modules/@playwright/test/cli.js',
+      'test',
+      test,
+      '-g',
+      quoted,
+      '--reporter=json',
+    ],
+    count: ({ stats, errors }) => ({ passed: stats.expected, failed: stats.unexpected + errors.length }),
+  },
+  '.test.ts': {
+    say: (test, quoted) => [
+      'node_modules/vitest/vitest.mjs',
+      'run',
+      '--reporter=json',
+      test,
+      ...(quoted ? ['-t', quoted] : []),
+    ],
+    count: ({ numPassedTests, numFailedTests }) => ({ passed: numPassedTests, failed: numFailedTests }),
+  },
+};
+
 /** Whether the tests of a break pass as the copy stands. */
 function passes({ test, named }) {
-  const quoted = named.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+  const runner = RUNNERS[/\.(spec|test)\.ts$/.exec(test)[0]];
   const { status, stdout } = spawnSync(
     process.execPath,
-    ['node_modules/vitest/vitest.mjs', 'run', '--reporter=json', test, ...(named ? ['-t', quoted] : [])],
+    runner.say(test, named.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')),
     { cwd: copy, encoding: 'utf8', maxBuffer: 64 * 1024 * 1024 },
   );
-  const { numPassedTests, numFailedTests } = JSON.parse(stdout.slice(stdout.indexOf('{')));
-  if (status === 0 && numPassedTests === 0) throw new Error(`no test of ${test} is called “${named}”`);
-  return status === 0 && numFailedTests === 0;
+  const { passed, failed } = runner.count(JSON.parse(stdout.slice(stdout.indexOf('{'))));
+  if (passed + failed === 0) throw new Error(`no test of ${test} is called “${named}”`);
+  return status === 0 && failed === 0;
 }
 
 /** What came of a break, in words; undefined where its test noticed it. */

@@ -25,14 +25,14 @@ const BOXES = /^(?:box|pod|drawer|flap|compartment|tray|gate)$/;
 export function isAway(word: string, own: Word | undefined): boolean {
   if (word === 'away') return true;
   if (word === 'out' && own && !own.found)
-    return /^(?:word|number)$/.test(own.type) && !SIGNAL.test(own.text);
+    return /^(?:word|number|contacts)$/.test(own.type) && !SIGNAL.test(own.text);
   // A lid that is open is off; a fuse that is open is blown.
   if (word === 'open') return own !== undefined && opens(own);
   return /^(?:off|out)$/.test(word) && (isLead(own) || (word === 'out' && own?.found !== undefined));
 }
 
 /** What ends a piece, and what says where a thing lies now. */
-const AFTER = /^(?:>|at|and|then|into|onto|in|on|to|first|easily|carefully)$/;
+const AFTER = /^(?:>|at|both|and|then|into|onto|in|on|to|first|easily|carefully)$/;
 /** Behind a verb that is told stands what it was done from, with or by. */
 const TOLD_OF =
   /^(?:>|and|then|off|out|up|down|away|free|from|of|with|at|by|first|easily|carefully|straight)$/;
@@ -56,8 +56,10 @@ export const saysItIsOff = (rest: readonly Word[]): boolean =>
       k > 0 &&
       !w.found &&
       (/^(?:off|apart)$/.test(w.text) || isAway(w.text, own[k - 1])) &&
-      (own[k + 1] === undefined || AFTER.test(own[k + 1]?.text ?? '')),
+      (own[k + 1] === undefined || AFTER.test(own[k + 1]?.text ?? '') || POLE.test(own[k - 1]?.text ?? '')),
   );
+/** "red + off the first cell" */
+const POLE = /^[+-]$/;
 
 /**
  * Whether a piece begins that says last what was done: "roof plate off > bench" of "6 M4, roof plate off > bench",

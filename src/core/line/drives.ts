@@ -1,4 +1,5 @@
 import { numberIn } from './numbers';
+import { SCREW_WORD } from './screw-words';
 import type { Token } from './tokens';
 
 /** One family of drives: how it is written short, what people call it, what it looks like, its sizes. */
@@ -28,7 +29,7 @@ export const DRIVES: DriveFamily[] = [
   { id: 'SL', words: /^(?:slot|slotted|flat-?blade)$/, looks: 'slot', sizes: ['3', '4', '5', '6'] },
   { id: 'SQ', words: /^(?:square)$/, looks: 'square', sizes: ['0', '1', '2', '3'] },
   { id: '5L', words: /^(?:pentalobe|five-?lobe)$/, looks: 'five-lobe', sizes: ['1', '2', '5', '6'] },
-  { id: 'Y', words: /^(?:tri-?wing)$/, looks: 'three wings', sizes: ['0', '1', '2'] },
+  { id: 'Y', words: /^(?:tri-?(?:wing|point))$/, looks: 'three wings', sizes: ['000', '00', '0', '1', '2'] },
 ];
 
 /** The short name of a family as it is said by itself: "ph", "tee". */
@@ -70,8 +71,18 @@ export function driveAt(tokens: readonly Token[], at: number): DriveRead | null 
   if (token.type === 'drive') {
     const drive = short(token.text);
     if (!drive) return null;
+    // "T15 torx"
+    const twice = DRIVES.find((d) => d.words.test(tokens[at + 1]?.text ?? ''));
+    if (twice && drive.startsWith(twice.id)) return { drive, used: 2 };
     return drive.startsWith('T') && !drive.endsWith('security') ? secured(drive, 1) : { drive, used: 1 };
   }
+  // "P2 screws", "pentalobe P2"
+  const lobes = (t: Token | undefined) => /^p([1-6])$/.exec(t?.text ?? '')?.[1];
+  if (lobes(token) && SCREW_WORD.test(tokens[at + 1]?.text ?? ''))
+    return { drive: `5L${lobes(token)}`, used: 1 };
+  const five = DRIVES.find((d) => d.id === '5L');
+  if (five?.words.test(token.text) && lobes(tokens[at + 1]))
+    return { drive: `5L${lobes(tokens[at + 1])}`, used: 2 };
   const sized = (t: Token | undefined) =>
     t && ['number', 'fraction', 'millimetres', 'word'].includes(t.type)
       ? (numberIn(t.text.replace(/\s?mm$/, '')) ?? (t.type === 'fraction' ? t.text : undefined))
@@ -80,7 +91,12 @@ export function driveAt(tokens: readonly Token[], at: number): DriveRead | null 
   const before = sized(token);
   const wordAfter = tokens[at + 1]?.text ?? '';
   const family = DRIVES.find((d) => d.words.test(wordAfter));
-  if (before !== undefined && family?.id === 'HEX') return { drive: `HEX${before}`, used: 2 };
+  // "8 allen bolts" are eight of them.
+  const many =
+    token.type === 'number' &&
+    SCREW_WORD.test(tokens[at + 2]?.text ?? '') &&
+    !/^(?:count|number)$/.test(tokens[at - 1]?.type ?? '');
+  if (before !== undefined && family?.id === 'HEX' && !many) return { drive: `HEX${before}`, used: 2 };
   if (token.type !== 'word') return null;
   const numbered = NUMBER.test(wordAfter) ? 1 : 0;
   const size = sized(tokens[at + 1 + numbered]);
@@ -89,6 +105,10 @@ export function driveAt(tokens: readonly Token[], at: number): DriveRead | null 
     (d) => d.words.test(token.text) || (size !== undefined && spelled(d).test(token.text)),
   );
   if (!named) return null;
+  // "torx T15"
+  const next = tokens[at + 1];
+  const own = next?.type === 'drive' ? short(next.text) : null;
+  if (own?.startsWith(named.id)) return { drive: own, used: 2 };
   const at2 = 2 + numbered;
   const point = tokens[at + at2]?.text === 'point' ? sized(tokens[at + at2 + 1]) : undefined;
   // A star is many things.

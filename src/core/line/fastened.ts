@@ -1,19 +1,17 @@
 import { type Doubt, knownIn, nearTo, unreadable } from './doubt';
 import type { LineEntry } from './entry';
 import { readCount } from './how-many';
-import type { Named } from './names';
+import { type Named, ofSide } from './names';
 import type { Piece } from './piece';
 import { readShape } from './shape';
 import { saysItIs } from './states';
-import { readThread } from './thread';
+import { readAcross, readThread } from './thread';
 import type { LineVerb } from './verbs';
 
 /** Covers whose names have every word that was said: "lid" of the sealed lid. */
 function coversCalled(said: string, names: readonly Named[]): Named[] {
-  const words = said.toLowerCase().split(/\s+/);
-  return names.filter(
-    (n) => n.kind === 'cover' && words.every((w) => n.name.toLowerCase().split(/\s+/).includes(w)),
-  );
+  const wordsOf = (name: string) => name.toLowerCase().split(/\s+/).map(ofSide);
+  return names.filter((n) => n.kind === 'cover' && wordsOf(said).every((w) => wordsOf(n.name).includes(w)));
 }
 
 /**
@@ -35,6 +33,7 @@ export function fastened(
   doubt: Doubt,
 ): LineEntry {
   const { lengthMm, ...thread } = readThread(piece);
+  const across = thread.thread === undefined ? readAcross(piece) : null;
   const several = piece.rest.some(
     (w) => !w.found && /^(?:screw|bolt|nut|washer|standoff|stud|rivet)s$/.test(w.text),
   );
@@ -60,7 +59,11 @@ export function fastened(
   if (comma?.type === 'comma' && /^(?:out|off)$/.test(out?.text ?? ''))
     piece.take(piece.rest.length - 2, 2, 'verb');
   const loose = piece.rest.at(-1);
-  if (loose && !loose.found && /^(?:loosened|slackened)$/.test(loose.text))
+  if (
+    loose &&
+    !loose.found &&
+    /^(?:loosened|slackened|torqued|squeezed|pressed|pinched|released)$/.test(loose.text)
+  )
     piece.take(piece.rest.length - 1, 1, 'verb');
   unreadable(piece, doubt);
   const { said: from, words } = piece.words('from');
@@ -78,6 +81,7 @@ export function fastened(
     takesOff: true,
     kind: 'fastener',
     ...shape,
+    ...(across ? { name: `${shape.name} ${across.acrossMm} mm`, lengthMm: across.lengthMm } : {}),
     ...thread,
     ...(lengthMm === undefined || nuts !== undefined ? {} : { lengthMm }),
     ...(shape.drive || !toolDrive ? {} : { drive: toolDrive }),

@@ -9,7 +9,7 @@ import { spoken } from './thread';
 function saysDriveAlone({ rest }: Piece): boolean {
   const at = rest.findIndex((w, i) => !w.found && driveAt(rest, i) !== null);
   const next = rest[at + 1];
-  return at >= 0 && at <= 2 && (next === undefined || (!next.found && WHENCE.test(next.text)));
+  return at >= 0 && at <= 2 && (next === undefined || next.found !== undefined || WHENCE.test(next.text));
 }
 
 /** Whether a piece speaks of fasteners, and not of a plug or part that is called like one. */
@@ -30,11 +30,16 @@ export function isFastener(piece: Piece, takes: string | null | undefined): bool
       ? from
       : Number.POSITIVE_INFINITY;
   const has = (fits: (w: Word, i: number, all: Word[]) => boolean) => piece.at(fits) >= 0;
+  // "2 ring terminals M6"
+  const rings = has((w, i) => i < own && /^(?:terminal|lug|tag|eyelet)s?$/.test(w.text));
+  if (rings && takes === undefined && !has((w) => SCREW_WORD.test(w.text))) return false;
   const sized = has((w) => (w.type === 'metric' && /x|by/.test(w.text)) || w.type === 'inch');
   const counted = has((w) => w.type === 'count' || SEVERAL.test(w.text)) || isCount(piece.rest[0]);
   const screw = has(
     (w, i, all) =>
-      i < own && SCREW_WORD.test(w.text) && (takes === undefined || counted || i === all.length - 1),
+      i < own &&
+      SCREW_WORD.test(w.text) &&
+      (takes === undefined || counted || i === all.length - 1 || i === own - 1),
   );
   if (sized || screw) return true;
   if (takes !== undefined) return false;

@@ -1,4 +1,5 @@
 import type { LineEntry } from './entry';
+import { LEADS_LAST } from './kind-of';
 import { fromOf, isFasteners, type Part } from './part';
 import { elsewhere, perEach, sorted, sortedThings } from './sorts';
 import { told } from './told';
@@ -42,7 +43,21 @@ function kept(run: readonly Part[]): Part[] {
 }
 
 /** What is done to a thing that is off already: "plus off, insulated with tape". */
-const OF_IT = /^(?:tape|mark|clean|photograph|measure)$/;
+const OF_IT = /^(?:tape|mark|clean|photograph|measure|discharge)$/;
+
+/** What is pulled and has contacts is unplugged. */
+const takenOff = (does: string, name = ''): Pick<LineEntry, 'kind' | 'does'> =>
+  does === 'unplug' || (does === 'lift' && LEADS_LAST.test(name.toLowerCase()))
+    ? { kind: 'plug', does: 'unplug' }
+    : { kind: 'part', does };
+
+/** What the moves behind a colon are told of, where nothing is said of it itself. */
+function topicOf(parts: readonly Part[]): Pick<LineEntry, 'name' | 'known'> | undefined {
+  const of = parts.findLast((_, i) => parts[i + 1]?.told);
+  const thing = of?.of.at(-1);
+  if (!of?.verbless || !(thing?.kind === 'part' || thing?.kind === 'plug')) return undefined;
+  return { ...(thing.name ? { name: thing.name } : {}), ...(thing.known ? { known: thing.known } : {}) };
+}
 
 /** What a verb without a name is done to is what was spoken of last: "lid stuck, pry with card". */
 function named(parts: readonly Part[]): Part[] {
@@ -52,6 +67,7 @@ function named(parts: readonly Part[]): Part[] {
     // A latch that was opened is no thing that was spoken of.
     const spoken = out.findLast((p) => p.of.at(-1)?.does !== 'unlatch') ?? out.at(-1);
     const before = spoken?.of.at(-1);
+    const topic = topicOf(out);
     const nameless = part.of.length === 1 && entry !== undefined && !entry.name && !entry.kind && !entry.to;
     const ofIt = before?.does === 'look' || OF_IT.test(entry?.does ?? '');
     if (!nameless || !before?.name || (!entry.takesOff && !ofIt)) out.push(part);
@@ -61,10 +77,18 @@ function named(parts: readonly Part[]): Part[] {
         ...part,
         of: [{ ...entry, name: before.name, ...(before.known ? { known: before.known } : {}) }],
       });
+    else if (topic && part.told !== true)
+      // "board: unplug J1, lift out" is the board, "flex: opened the latch and pulled out" the flex.
+      out.push({ ...part, of: [{ ...entry, ...topic, ...takenOff(entry.does, topic.name), count: 1 }] });
     else if (before.kind === 'plug' && entry.does !== 'unplug')
       // "battery unplugged, peeled off": its plug, and then itself.
       out.push({ ...part, of: [{ ...entry, kind: 'part', name: before.name, count: 1 }] });
-    else if (before.takesOff)
+    else if (before.kind === 'fastener') {
+      // "board: 4 screws, lifted"
+      const { from: name, fromKnown: known } = before;
+      const off = { ...entry, kind: 'part' as const, count: 1 };
+      if (name) out.push({ ...part, of: [{ ...off, name, ...(known ? { known } : {}) }] });
+    } else if (before.takesOff)
       // It is off already: how it came off is said now.
       spoken?.of.splice(-1, 1, { ...before, ...entry, does: entry.does });
     else {
@@ -90,6 +114,26 @@ function carried(parts: readonly Part[]): Part[] {
   return out;
 }
 
+/** A mark of a plug, and what is plugged there. */
+const PLUGGED = /^(?:j|p|cn|con|w)\d{1,4}(?:[ ,]|$)/i;
+
+/** What was done to the next was done to those before, where all are marks: "P9 fan, P10 fan unplugged". */
+function carriedBack(parts: readonly Part[]): Part[] {
+  let next: Part | undefined;
+  return parts
+    .toReversed()
+    .map((part) => {
+      const [e] = part.of;
+      const after = next?.of[0];
+      const marks = [e, after].every((x) => PLUGGED.test(x?.name ?? ''));
+      const same =
+        marks && part.verbless && part.of.length === 1 && e?.kind === 'part' && after?.does === 'unplug';
+      next = same ? { ...part, of: [{ ...e, kind: 'plug', does: 'unplug' }] } : part;
+      return next;
+    })
+    .toReversed();
+}
+
 /**
  * The moves of a line, each with what is said once of several.
  *
@@ -98,6 +142,6 @@ function carried(parts: readonly Part[]): Part[] {
  * @example gathered([{ of: [screws], … }, { of: [washers], joined: true, places: [cup], … }])[0].place // cup
  */
 export const gathered = (parts: readonly Part[]): LineEntry[] =>
-  carried(told(sorted(sortedThings(perEach(elsewhere(named(runs(parts).flatMap(kept)))))))).flatMap(
-    ({ of }) => of,
-  );
+  carried(
+    told(sorted(sortedThings(perEach(elsewhere(named(runs(carriedBack(parts)).flatMap(kept))))))),
+  ).flatMap(({ of }) => of);

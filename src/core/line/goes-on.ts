@@ -18,7 +18,10 @@ const BEGINS =
 const OF_IT = /^(?:,|;|>|in|with|at|on|and|to|by|from|then|when)$/;
 /** Behind a number: what is counted is none of these. */
 const NO_THING =
-  /^(?:,|;|>|and|is|are|was|were|has|have|still|pcs?|pieces|hidden|under|behind|missing|turns?)$/;
+  /^(?:,|;|>|and|is|are|was|were|has|have|still|pcs?|pieces|hidden|under|behind|missing|turns?|each)$/;
+/** What holds and gives way by itself, and where it does. */
+const SNAPS = /^(?:clips|hooks|tabs|catches|snaps|magnets)$/;
+const AT = /^(?:at|on|along|round|around|inside|all|both)$/;
 /** Which of two: "speakers out, left and right". */
 const SIDE = /^(?:left|right|top|bottom|front|rear|back|upper|lower|inner|outer|and|both)$/;
 
@@ -48,6 +51,14 @@ const RULES: ((words: readonly [Word, ...Word[]]) => boolean)[] = [
   ([w, next]) => w.type === 'number' && !counts(next),
   // "left and right", "long one left"
   (words) => uptoComma(words).every((w) => !w.found && SIDE.test(w.text)),
+  // "black to the left", "clips at both sides"
+  (words) =>
+    /^(?:.* )?to the (?:left|right|front|back|rear|top|bottom|side|middle)$/.test(
+      uptoComma(words)
+        .map((w) => w.text)
+        .join(' '),
+    ),
+  ([w, next]) => SNAPS.test(w.text) && (next === undefined || AT.test(next.text)),
   ([w, next]) => /^(?:short|long)(?:er|est)?$/.test(w.text) && /^ones?$/.test(next?.text ?? ''),
   // "minus first", "flex still on"
   (words) => saysInPassing(uptoComma(words).at(-1)),

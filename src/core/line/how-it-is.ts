@@ -1,6 +1,6 @@
 import { isFastener } from './fastener';
 import { Piece, type Word } from './piece';
-import { saysHowItIs, saysItIs, saysItIsNot } from './states';
+import { saysAFigure, saysHowItIs, saysItIs, saysItIsNot } from './states';
 import { verbAt } from './verb-at';
 import { GUIDE } from './verb-last';
 import { type LineVerb, verbOf } from './verbs';
@@ -8,6 +8,7 @@ import { type LineVerb, verbOf } from './verbs';
 /** What is only looked at. */
 export const LOOK = verbOf('look');
 const SET = verbOf('set');
+const MEASURE = verbOf('measure');
 const UNLATCH = verbOf('unlatch');
 
 /** How a whole unit lies. */
@@ -67,6 +68,7 @@ export function readHowItIs(piece: Piece): { verb: LineVerb; note: string } | nu
     (w, i, all) =>
       i > 0 &&
       (/^(?:stays?|remains?|stayed|still)$/.test(w.text) ||
+        (w.text === 'kept' && i === all.length - 1) ||
         saysItIsNot(w) ||
         (w.text === 'left' && /^(?:alone|there|on|connected|attached)$/.test(all[i + 1]?.text ?? ''))),
   );
@@ -85,6 +87,14 @@ export function readHowItIs(piece: Piece): { verb: LineVerb; note: string } | nu
     const words = piece.take(so, piece.rest.length - so, 'note');
     withoutIs(piece);
     return { verb: LOOK, note: piece.typed(words) };
+  }
+  // "big caps read 310 V"
+  const reads = piece.at(
+    (w, i, all) => i > 0 && /^(?:reads?|shows?|showed)$/.test(w.text) && saysAFigure(all.slice(i + 1)),
+  );
+  if (reads > 0) {
+    const words = piece.take(reads, piece.rest.length - reads, 'note').slice(1);
+    return { verb: MEASURE, note: piece.typed(words) };
   }
   const is = last > 1 && saysItIs(piece.rest[last - 1]);
   const open = piece.rest[last]?.text === 'open' && !piece.rest[last]?.found;

@@ -1,3 +1,4 @@
+import { DRIVES } from './drives';
 import { Piece, type Word } from './piece';
 import { COLOURS, ends, LOOKS, SCREW_WORD, SORTS } from './screw-words';
 
@@ -99,6 +100,10 @@ const times: Counting = (piece) => {
 /** "M4x10, 6 off" */
 const off: Counting = (piece) => {
   const [comma, many, word] = piece.rest.slice(-3);
+  // "secondary tags 4 off"
+  const each = comma && !comma.found && comma.type === 'word' && /[^s]s$/.test(comma.text);
+  if (each && isCount(many) && word?.text === 'off' && piece.rest.length > 3)
+    return numberAt(piece, piece.rest.length - 2, 2);
   if (comma?.type !== 'comma' || !isCount(many) || word?.text !== 'off') return undefined;
   return numberAt(piece, piece.rest.length - 3, 3, 1);
 };
@@ -132,10 +137,18 @@ const heard: Counting = (piece) => {
 const beforeTheWord: Counting = (piece) => {
   const at = piece.at((w, i, all) => {
     const next = all[i + 1]?.text ?? '';
-    const looks = LOOKS.test(next) || COLOURS.test(next) || SORTS.test(next);
+    const looks = [LOOKS, COLOURS, SORTS, ...DRIVES.map((d) => d.words)].some((said) => said.test(next));
     return i > 0 && isCount(w) && SCREW_WORD.test((looks ? all[i + 2]?.text : next) ?? '');
   });
   return at > 0 && !isCount(piece.rest[0]) ? numberAt(piece, at, 1) : undefined;
+};
+
+/** "heatsink bar 4 M3x12": the thread is read. */
+const beforeTheThread: Counting = (piece) => {
+  const at = piece.at(
+    (w, i) => i > 0 && isCount(w) && piece.spans.some((s) => s.as === 'what' && s.from === w.to + 1),
+  );
+  return at < 0 ? undefined : numberAt(piece, at, 1);
 };
 
 /** "2 nuts", "four M three": a number that stands first, with something after it. */
@@ -143,7 +156,7 @@ const first: Counting = (piece) => {
   const [many, next] = piece.rest;
   const sized = isSized(piece);
   if (!isCount(many) || (!next && !sized)) return undefined;
-  const screw = /^(?:m|x|by|screw|bolt|nut)/.test(next?.text ?? '');
+  const screw = /^(?:m|x|by|screw|bolt|nut)/.test(next?.text ?? '') || SCREW_WORD.test(next?.text ?? '');
   const sort = LOOKS.test(next?.text ?? '') || SORTS.test(next?.text ?? '');
   // "one of them" counts nothing.
   if (many?.text === 'one' && !sized && !screw && !sort) return undefined;
@@ -157,7 +170,7 @@ const first: Counting = (piece) => {
 /** The first that fits is taken. */
 const COUNTINGS: Counting[] = [
   ...[few, behindTheWord, behindAComma, both, several, inPieces, times, off, timesInOne],
-  ...[counted, heard, beforeTheWord, first],
+  ...[counted, heard, beforeTheWord, beforeTheThread, first],
 ];
 
 /**

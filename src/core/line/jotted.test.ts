@@ -1,35 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { type LineEntry, type Named, readText } from '.';
-
-/** What an entry says, in one line: verb and kind, how many of what, where from, to what, with what, where it lies, a note. */
-function inShort(e: LineEntry): string {
-  const thread = e.thread && `${e.thread}${e.lengthMm ? `x${e.lengthMm}` : ''}`;
-  const many = e.kind === 'fastener' || (e.takesOff && e.count !== 1);
-  return [
-    `${e.does}${e.takesOff && e.kind !== 'fastener' ? ` ${e.kind}` : ''}${e.aside ? ' aside' : ''}:`,
-    many ? `${e.count ?? 'some'} x` : '',
-    e.name,
-    e.head,
-    thread,
-    e.drive,
-    e.from ? `< ${e.from}` : '',
-    e.to ? `to ${e.to}` : '',
-    e.minutes ? `${e.minutes} min` : '',
-    e.tool ? `with ${e.tool}` : '',
-    e.place ? `> ${e.place.label ?? e.place.kind}` : '',
-    e.note ? `(${e.note})` : '',
-  ]
-    .filter(Boolean)
-    .join(' ');
-}
-
-/** Names of a unit: covers, and elements by their marks. */
-const unit = (covers: string[], elements: Record<string, string>): Named[] => [
-  ...covers.map((name) => ({ id: name, name, kind: 'cover' as const })),
-  ...Object.entries(elements).map(([id, name]) => ({ id, name, kind: 'element' as const })),
-];
-
-type Row = [line: string, ...entries: string[]];
+import { readText } from '.';
+import { inShort, type Row, unit } from './jotted.fixture';
 
 const SCREEN = unit(['table foot', 'back shell'], {
   MB: 'main board',
@@ -57,7 +28,7 @@ const OF_SCREEN: Row[] = [
   ['CN7/CN8 unplugged', 'unplug plug: CN7', 'unplug plug: CN8'],
   ['unplug CN7/8', 'unplug plug: CN7', 'unplug plug: CN8'],
   ['lead J3/J7 off', 'unplug plug: lead J3/J7'],
-  ['tape lifted, W2 was pulled out', 'lift part: tape', 'unplug plug: W2'],
+  ['tape lifted, W2 was pulled out', 'lift tape: tape', 'unplug plug: W2'],
   ['MB out, W2 not pulled', 'lift part: MB', 'look: W2 (not pulled)'],
   ['seal cut round the shell', 'cut tie: seal round the shell'],
   [
@@ -151,7 +122,7 @@ const OF_SCREEN: Row[] = [
   ],
   ['cable tie cut by CN4', 'cut tie: cable tie by CN4'],
   ['tape off at W2', 'peel tape: tape < W2'],
-  ['ribbon tape lifted, W2 pulled out straight', 'lift part: ribbon tape', 'unplug plug: W2'],
+  ['ribbon tape lifted, W2 pulled out straight', 'lift tape: ribbon tape', 'unplug plug: W2'],
   ['W2 creased at the fold', 'look: W2 (creased at the fold)'],
   ['W2 out: blue stripe facing up', 'unplug plug: W2 (blue stripe facing up)'],
   ['J1 ground screw, star washer', 'undo: 1 x screw < J1 ground', 'undo: 1 x star washer'],
@@ -241,7 +212,7 @@ const OF_PRINTER: Row[] = [
     'lift part aside: print head (flex still on)',
   ],
   ['W3 out of the ZIF at PH, flap up', 'unplug plug: W3 < ZIF at PH (flap up)'],
-  ['head flex: opened zif and pulled straight out', 'lift part: head flex', 'unlatch: zif'],
+  ['head flex: opened zif and pulled straight out', 'unlatch: zif', 'unplug plug: head flex'],
   ['PH out', 'lift part: PH'],
   ['fuser unit hot, waited 15 min', 'look: fuser unit (hot)', 'wait: fuser unit 15 min'],
   [
@@ -304,7 +275,7 @@ const OF_PRINTER: Row[] = [
   ['1 longer screw rear middle', 'undo: 1 x longer screw < rear middle'],
   ['4 identical screws', 'undo: 4 x screw'],
   ['the other 2 screws', 'undo: 2 x screw'],
-  ['rubber feet peeled, 4 screws beneath', 'peel tape: rubber feet', 'undo: 4 x screw < beneath'],
+  ['rubber feet peeled, 4 screws beneath', 'peel tape: rubber feet', 'undo: 4 x screw < beneath rubber feet'],
   ['4 rubber feet off', 'lift part: 4 x rubber feet'],
   ['2 of 4 screws out, other two seized', 'undo: 2 x screw (other two seized)'],
   ['drilled one screw out', 'undo: 1 x screw'],

@@ -1,33 +1,50 @@
+import { withoutColours } from './colours';
 import type { Named } from './names';
 import { LEADS } from './off-what';
 import type { LineVerb, ThingKind } from './verbs';
 
 /** What is pulled, peeled or scraped off and does not hold again. */
-export const GLUES = /\b(?:adhesives?|glue|silicone|sealant)\b/;
+export const GLUES = /\b(?:adhesives?|glue|silicone|sealant|stretch[- ]release|pull[- ](?:tabs|strips?))\b/;
 
 const TAPES = /\b(?:tape|foil|film|label|sticker|kapton|gasket|pad|mylar)s?\b/;
 
-const PLUGS_LAST = /\b(?:plug|connector)s?$/;
+const PLUGS_LAST = /\b(?:plug|connector|spade|bullet|spade terminal|quick-connect|push-on)s?$/;
 
-const LEADS_LAST = /\b(?:lead|cable|flex|ribbon|harness|plug|connector)s?$/;
+/** Behind a mark: what is at the plug, and not what is plugged there: "J7 clip". */
+const PART_OF_PLUG =
+  /^(?:clips?|brackets?|holders?|covers?|caps?|boards?|nuts?|screws?|guides?|clamps?|latch|sockets?|headers?|ferrites?|tape|foam|housing|shell|retainer)$/;
+
+/** How many contacts, behind a name. */
+const FIGURE_LAST = / \(?\d+ ?-?(?:pins?|ways?|p|contacts?|cores?|wires?|w)\)?$/;
+
+/** What has pins is plugged: "JST 6p". */
+const HAS_PINS = /\d ?-?(?:pins?|ways?|p|contacts?)\)?$/;
+
+/** What closes a hole and has no contacts. */
+const BUNGS = /^(?:.* )?(?:rubber|drain|blanking|dust|sealing|oil|filler|vent) (?:plug|bung)s?$/;
+
+/** A lead by its last word. */
+export const LEADS_LAST = /\b(?:lead|cable|flex|ribbon|harness|plug|connector)s?$/;
 
 /** A pole: what is off it is its lead. */
-const POLES = /^(?:.* )?(?:plus|minus|positive|negative|pos|neg)(?: (?:terminal|pole|post|lead))?$/;
+const POLES = /^(?:.* )?(?:plus|minus|positive|negative|pos|neg)(?: (?:terminal|pole|post|lead))?$|^.* [+-]$/;
 
 /** A lead that goes by its number or by its ends: "ribbon 1", "lead PS-MB"; a cable tray is none. */
-const LEAD_TO = /^(?:lead|cable|flex|ribbon|harness) (?:\w*\d\w*|\w+[-/]\w+)$/;
+const LEAD_TO = /^(?:.* )?(?:lead|cable|flex|ribbon|harness) (?:\w*\d\w*|\w+[-/]\w+)$/;
 
 /** Marks that connectors have on a board. Common practice, no source. */
-const PLUGGED = /^(?:j|p|cn|con|w)\d{1,4}$/;
+const PLUGGED = /^(j|p|cn|con|w)\d{1,4}(?:[-/]\1?\d{1,4})?$/;
 
 /** What kind of thing comes off: by what is known of it, by its verb, by its words. */
 export function kindOf(
   verb: LineVerb | undefined,
-  plain: string,
+  said: string,
   known: Named | undefined,
   counted: boolean,
 ): ThingKind {
   const takes = verb?.takes ?? undefined;
+  if (!known && BUNGS.test(said)) return 'part';
+  const plain = withoutColours(said).replace(FIGURE_LAST, '');
   if (takes === 'plug' || takes === 'media') return takes;
   if (takes !== 'tie' && !known && GLUES.test(plain)) return 'tape';
   if (takes === 'tie') return 'tie';
@@ -40,14 +57,17 @@ export function kindOf(
   if (verb?.or?.includes('plug') && takes === 'part')
     return (known && LEADS.test(known.name.toLowerCase())) ||
       LEADS.test(plain) ||
-      (!known && PLUGGED.test(plain))
+      (!known && (PLUGGED.test(plain) || HAS_PINS.test(said)))
       ? 'plug'
       : 'part';
+  if (takes === 'part' && !known && /\b(?:tape|foil)s?$/.test(plain)) return 'tape';
   if (takes === 'tape') return LEADS.test(plain) && !TAPES.test(plain) ? 'part' : 'tape';
   if (takes) return 'part';
   if (known) return 'part';
   // "the main lead", without a word for what was done to it.
-  if (verb === undefined && PLUGGED.test(plain)) return 'plug';
+  const [mark = '', of] = plain.split(' ');
+  const ofMark = PLUGGED.test(mark) && (of === undefined || !PART_OF_PLUG.test(of));
+  if (verb === undefined && (ofMark || HAS_PINS.test(said))) return 'plug';
   if (
     verb === undefined &&
     (PLUGS_LAST.test(plain) ||

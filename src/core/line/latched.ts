@@ -1,4 +1,6 @@
+import { isLead } from './away';
 import type { Word } from './piece';
+import { MARKED } from './plug-words';
 import { verbAt } from './verb-at';
 import { type LineVerb, verbOf } from './verbs';
 
@@ -14,6 +16,32 @@ const UP = /^(?:up|open|out|back)$/;
 /** What may follow it: what it is a latch of, or what ends the piece. */
 const NEXT = /^(?:of|on|at|with|first|,|\()$/;
 const UNLATCH = verbOf('unlatch');
+
+/** How it is told to have been opened. */
+const FLIPPED = /^(?:flipped|lifted|opened|raised|slid|released|pulled)$/;
+
+/** What a latch is of: "F1 flap up" is the flap of the ribbon F1. */
+const OF_PLUG = /^(?:zif|connector|socket|ribbon|flex|plug|lock|locking|brown|black|white)$/;
+
+/**
+ * A latch that is told before what was done to it: "zif lever up", "F1 flap open".
+ *
+ * @param rest tokens of a piece
+ * @returns the verb, the place of the words that say so and how many, or null where no latch of a plug is spoken of
+ * @example latchLast(tokens) // { verb: unlatch, at: 2, used: 1 }
+ */
+export function latchLast(rest: readonly Word[]): { verb: LineVerb; at: number; used: number } | null {
+  const end = rest.findIndex((w) => w.type === 'comma' && !w.found);
+  const last = (end < 0 ? rest.length : end) - 1;
+  const flipped = [last, last - 1].find((i) => i > 1 && FLIPPED.test(rest[i]?.text ?? '') && !rest[i]?.found);
+  const at = flipped ?? last;
+  const [of, latch, up] = [rest[at - 2], rest[at - 1], flipped === last ? { text: 'up' } : rest[last]];
+  if (!of || !latch || !up || latch.found || rest[last]?.found) return null;
+  const ofPlug = isLead(of) || MARKED.test(of.text) || (!of.found && OF_PLUG.test(of.text));
+  return ofPlug && LATCH.test(latch.text) && UP.test(up.text) && up.text !== 'out'
+    ? { verb: UNLATCH, at, used: last - at + 1 }
+    : null;
+}
 
 /**
  * A latch that is opened: it stays on, whatever verb is used for it. "lift the flap", "flip up both latches".

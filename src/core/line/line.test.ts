@@ -589,7 +589,7 @@ const TABLE: Row[] = [
   ['lamp lead pulled through the frame', off('unplug', 'plug', 'lamp lead', { note: 'through the frame' })],
   // A thread is no motor, a row of terminals no thread.
   ['M1.2x2.5 tri-wing rear cover', screw({ thread: 'M1.2', lengthMm: 2.5, drive: 'Y', fromKnown: 'rear' })],
-  ['wires out of terminals 1-16', off('lift', 'part', 'wires out of terminals 1-16')],
+  ['wires out of terminals 1-16', off('unplug', 'plug', 'wires', { from: 'terminals 1-16' })],
   // How it is held, where it hangs, what waits: nothing of it came off.
   ['fan 12 held by 2 levers', moved('look', { name: 'fan 12', note: 'held by 2 levers' })],
   ['pad stuck to rear cover', moved('look', { name: 'pad', note: 'stuck to rear cover' })],
@@ -609,7 +609,7 @@ const TABLE: Row[] = [
   ['W1 off battery 9', off('unplug', 'plug', 'W1', { known: 'W1', from: 'battery 9' })],
   ['fan 12: 14 connectors', off('unplug', 'plug', 'connectors', { count: 14, from: 'fan 12' })],
   ['main plug off: red, black', off('unplug', 'plug', 'main plug', { note: 'red, black' })],
-  ['spades off, 6 pcs', off('lift', 'part', 'spades', { count: 6 })],
+  ['spades off, 6 pcs', off('unplug', 'plug', 'spades', { count: 6 })],
   ['fan 12 unsoldered, 2 points', off('unsolder', 'plug', 'fan 12', { note: '2 points' })],
   ['battery 1 pulled with the tab', off('lift', 'part', 'battery 1', { known: 'B1', tool: 'tab' })],
   ['flex plug popped off with spudger', off('unplug', 'plug', 'flex plug', { tool: 'spudger' })],

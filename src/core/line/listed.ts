@@ -78,6 +78,39 @@ function toldLast(words: readonly Word[]): Word[][] | null {
   return marks.filter((_, i) => i % 2 === 0).map((w) => [w, ...told]);
 }
 
+/** A mark that connectors have. */
+const PLUGGED = /^(?:j|p|cn|con|w)\d{1,4}$/;
+/** So many words say what is plugged in there. */
+const MOST_SAID = 4;
+
+/**
+ * Plugs with what each is of: "CN1 mains, CN2 lamp, CN3 to the board, all out", "J1 lamp, J2 fan"; null where it is no
+ * such list.
+ */
+function eachWithItsOwn(words: readonly Word[]): Word[][] | null {
+  const [which, done] = words.slice(-2);
+  const all = which?.text === 'all' && !which.found;
+  if (all && !(/^(?:off|out)$/.test(done?.text ?? '') || isToldVerb(done?.text ?? ''))) return null;
+  const chunks: Word[][] = [[]];
+  const arrow = words.findIndex((w) => w.type === 'arrow');
+  for (const w of all ? words.slice(0, -2) : words.slice(0, arrow < 0 ? undefined : arrow))
+    if (w.type === 'comma' && !w.found) chunks.push([]);
+    else chunks.at(-1)?.push(w);
+  const each = chunks.filter((c) => c.length > 0);
+  const fits = ([first, ...more]: Word[]) =>
+    isOne(first) &&
+    more.length < MOST_SAID &&
+    more.every(
+      (w) =>
+        /^(?:word|contacts|wires)$/.test(w.type) && !isToldVerb(w.text) && !saysHowItIs(w) && !saysItIs(w),
+    ) &&
+    (all ||
+      (PLUGGED.test(first?.text ?? '') && more.length > 0 && !/^(?:from|off)$/.test(more[0]?.text ?? '')));
+  if (each.length < 2 || !each.every(fits)) return null;
+  if (arrow >= 0) each.at(-1)?.push(...words.slice(arrow));
+  return each;
+}
+
 /** Where something is now, in which order, or how it was done: no thing of its own. */
 const STATE =
   /(?:ed|ly)$|^(?:still|first|last|left|right|open|shut|up|down|on|off|out|fine|ok|back|again|too|only)$/;
@@ -133,7 +166,7 @@ export function listed(words: Word[]): Word[][] {
   // "J1, J2 and J3", without a word for what was done.
   const bare = words.every((w, i) => (i % 2 === 0 ? isOne(w) : joins(w)));
   if (!verb && bare && words.length > 1) return words.filter((_, i) => i % 2 === 0).map((w) => [w]);
-  const told = toldOfEach(words) ?? toldLast(words);
+  const told = toldOfEach(words) ?? toldLast(words) ?? eachWithItsOwn(words);
   if (told) return told;
   if (!verb?.verb.takes || verb.verb.takes === 'fastener') return [words];
   let at = verb.used;

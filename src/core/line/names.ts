@@ -30,9 +30,14 @@ const wentBefore = (before: string) => /[\p{L}\p{N}][-/]$/u.test(before);
 const callsOf = (n: Named) =>
   [n.name, ...(n.kind === 'cover' ? [] : [n.id]), ...(n.aliases ?? [])]
     .map((c) => plainOf(c).trim())
-    .flatMap((c) => [...new Set([c, c.replace(FIGURE, '$1$2'), c.replace(FIGURE, '$1 $2')])]);
+    .flatMap((c) => [
+      ...new Set([c, c.replace(FIGURE, '$1$2'), c.replace(FIGURE, '$1 $2'), c.replace(TWO_WORDS, '$1$2')]),
+    ]);
 /** A figure and its unit, with a blank between them or without: the 24 V supply is the 24V supply. */
 const FIGURE = /(?<![\p{L}\p{N}])(\d+(?:\.\d+)?)\s?([vaw]|ah|mah|wh|hz)(?![\p{L}\p{N}])/gu;
+
+/** The main board is the mainboard. */
+const TWO_WORDS = /^(\p{L}{3,}) (\p{L}{3,})$/u;
 
 /** What goes by exactly these words. */
 export const called = (said: string, names: readonly Named[]): Named | undefined =>
@@ -79,7 +84,7 @@ const OFFERED = 3;
 
 /** The side of a cover goes by two words. Common practice, no source. */
 const SIDES: Record<string, string> = { rear: 'back', bottom: 'base', underside: 'base', upper: 'top' };
-const ofSide = (word: string) => SIDES[word] ?? word;
+export const ofSide = (word: string) => SIDES[word] ?? word;
 
 /** Whether a cover is meant by another word for what it is: "rear cover" of the back shell. */
 function isCoverBy(said: string[], call: string[]): boolean {
@@ -104,6 +109,7 @@ export function nearest(said: string, names: readonly Named[]): Named[] {
   // A number more or another letter at its end is another thing: "fan 2" is not nearly "fan 1".
   const mark = (t: string) => /(?:^|\s)([\p{L}]?\p{N}+|\p{L})$/u.exec(t)?.[1];
   return names
+    .filter((named) => !callsOf(named).includes(plain))
     .flatMap((named) =>
       callsOf(named).map((call) => {
         const inside = words.every((w) => w.length > 2 && call.split(/\s+/).includes(w));

@@ -45,7 +45,7 @@ export function readOff(piece: Piece): string | undefined {
   if (at < 0) return undefined;
   const end = piece.rest.findIndex((w, i) => i > at && !w.found && !/^(?:word|number)$/.test(w.type));
   const words = piece.take(at, (end < 0 ? piece.rest.length : end) - at, 'from').slice(1);
-  const first = words.findIndex((w) => w.found || !/^(?:of|the|its)$/.test(w.text));
+  const first = words.findIndex((w) => w.found || !/^(?:of|the|its|their)$/.test(w.text));
   const own = words.slice(Math.max(first, 0));
   return piece.typed(own) || undefined;
 }

@@ -23,6 +23,9 @@ export const fromOf = (e: LineEntry | undefined) =>
   e?.from ? { from: e.from, ...(e.fromKnown ? { fromKnown: e.fromKnown } : {}) } : undefined;
 
 const WHERE =
-  /^(?:the )?(?:top|bottom|left|right|front|back|rear|sides?|corners?|middle|cent(?:er|re)|inside|outside|edges?|rim|foot|feet)$/i;
+  /^(?:the )?(?:top|bottom|left|right|front|back|rear|sides?|corners?|middle|cent(?:er|re)|inside|outside|below|above|underneath|underside|edges?|rim|foot|feet)$/i;
 /** Whether words say where on a thing, and name none: "the top", "edge". */
-export const isWhere = (said: string): boolean => WHERE.test(said);
+/** Behind or below what was told before: "rubber feet off, 2 screws below". */
+export const isBeneath = (said: string): boolean =>
+  /^(?:behind|below|beneath|underneath|under|inside)(?: (?:it|them))?$/i.test(said);
+export const isWhere = (said: string): boolean => WHERE.test(said) || /^(?:by|near|at|beside) /i.test(said);

@@ -1,6 +1,8 @@
+import { isColour } from './colours';
 import type { Span } from './entry';
 import { type NameFound, properName } from './names';
 import { numberIn } from './numbers';
+import { saysAFigure } from './states';
 import type { Token } from './tokens';
 
 /** A token of a piece; a name that is known is one token, whatever words it has. */
@@ -72,7 +74,9 @@ export class Piece {
   words(as: string): { said: string; words: Word[] } {
     const all = this.rest.filter((w) => w.type !== 'comma' || w.found);
     const isSmall = (w: Word, i: number) =>
-      !w.found && (SMALL.test(w.text) || (w.text === 'out' && all[i + 1]?.text === 'of'));
+      !w.found &&
+      ((SMALL.test(w.text) && !saysAFigure(all.slice(Math.max(i - 1, 0), i + 1))) ||
+        (w.text === 'out' && all[i + 1]?.text === 'of'));
     const first = all.findIndex((w, i) => !isSmall(w, i));
     const last = all.findLastIndex((w, i) => !isSmall(w, i));
     if (first < 0) return { said: '', words: [] };
@@ -81,10 +85,11 @@ export class Piece {
     // Where something was taken from between, the words stand beside each other.
     const parts: string[] = [];
     let end = -1;
-    for (const w of words) {
+    for (const [i, w] of words.entries()) {
       const gap = this.text.slice(end, w.from);
+      const colours = isColour(words[i - 1]) && isColour(w) && gap.trim() === ',';
       parts.push(
-        end >= 0 && gap.trim() === '' ? gap : parts.length ? ' ' : '',
+        end >= 0 && (gap.trim() === '' || colours) ? gap : parts.length ? ' ' : '',
         w.meant ?? (w.found ? properName(w.found, this.text) : this.original(w)),
       );
       end = w.to;

@@ -1,6 +1,8 @@
 import { endsIt, saysItIsOff } from './away';
+import { isColour } from './colours';
 import { counts, goesOn } from './goes-on';
 import type { Word } from './piece';
+import { MARKED } from './plug-words';
 import { saysAFigure, saysDamage } from './states';
 import { isToldVerb } from './told-verb';
 import { verbAt } from './verb-at';
@@ -64,24 +66,40 @@ const isLot = ([many, off, ...more]: readonly Word[]): boolean =>
   off !== undefined &&
   ((off.text === 'off' && more.length === 0) || (!off.found && isToldVerb(off.text)));
 
+/** "CN1 lamp, CN2 fan, all out" */
+const isAll = ([all, out, ...more]: readonly Word[]): boolean =>
+  all?.text === 'all' &&
+  more.length === 0 &&
+  (/^(?:off|out)$/.test(out?.text ?? '') || isToldVerb(out?.text ?? ''));
+
+/** "3 of them recessed": of those that were told. */
+const isOfThem = ([, of, which]: readonly Word[]): boolean =>
+  of?.text === 'of' && /^(?:them|those|these|which)$/.test(which?.text ?? '');
+
 /** Whether a move begins: by what is done, by how many, or by a verb or `off` that ends it. */
 const begins = (next: readonly Word[]): boolean =>
   next.length > 0 &&
   !isLot(next) &&
+  !isAll(next) &&
   // "measured F1, open" says what was found.
   !(next[0]?.text === 'open' && !next[0].found && (next[1] === undefined || next[1].type === 'comma')) &&
   (verbAt(next, 0) !== null ||
     (next[0]?.type === 'count' && next.length > 1) ||
     next[0]?.type === 'metric' ||
-    (next[0]?.type === 'number' && counts(next[1]) && !saysAFigure(next)) ||
+    (next[0]?.type === 'number' && counts(next[1]) && !saysAFigure(next) && !isOfThem(next)) ||
     endsIt(next));
+
+/** Which of two. */
+const isSide = (w: Word | undefined): boolean =>
+  w !== undefined && !w.found && /^(?:l|r|left|right|upper|lower)$/.test(w.text);
 
 const isComma = ({ w }: Joint): boolean => w.type === 'comma';
 
 /** Where a move ends and another begins; one that fits is enough. */
 const PARTS: ((joint: Joint) => boolean)[] = [
   (j) => isComma(j) && begins(j.next),
-  ({ w, next }) => /^(?:and|except)$/.test(w.text) && begins(next),
+  ({ w, next }) => /^(?:and|&|except)$/.test(w.text) && begins(next),
+  ({ w, next }) => w.text === '+' && /^(?:number|count)$/.test(next[0]?.type ?? '') && begins(next),
   ({ w, next }) => w.text === 'then' && next.length > 0,
   // "hood off, lamp > bench"; of screws each comma says more of them.
   (j) => isComma(j) && !ofScrews(j.here) && j.next.length > 0 && saysItIsOff(j.here) && !goesOn(j.next),
@@ -91,15 +109,42 @@ const PARTS: ((joint: Joint) => boolean)[] = [
   // "ground screw, star washer"
   (j) => isComma(j) && j.here.some(isBolt) && isSortOfSmall(j.next),
   ({ w, here, next }) => w.text === 'and' && here.some(isBolt) && isSortOfSmall(next),
+  // "module unclipped, plug CN12"
+  (j) =>
+    isComma(j) &&
+    /^(?:plug|connector)$/.test(j.next[0]?.text ?? '') &&
+    (j.next[1]?.found !== undefined || MARKED.test(j.next[1]?.text ?? '')),
+  // "P1 P2 unplugged, P5 left in"
+  (j) =>
+    isComma(j) &&
+    (j.next[0]?.found !== undefined || MARKED.test(j.next[0]?.text ?? '')) &&
+    /^(?:left|stays?|stayed|not)$/.test(j.next[1]?.text ?? '') &&
+    !j.next[1]?.found,
   // "ground lead off, nut M4"
   (j) => isComma(j) && isBolt(j.next[0]) && !saysMore(j.next[1]),
   // "e-clip and washer", "nut and a bolt"
-  ({ w, last, next }) => /^(?:and|\+|&)$/.test(w.text) && isSmall(last) && isSmall(next[0]),
+  ({ w, last, next }) =>
+    /^(?:and|\+|&)$/.test(w.text) && isSmall(last) && (isSmall(next[0]) || isSortOfSmall(next)),
   (j) =>
     (isComma(j) || j.w.text === 'and') &&
     /^an?$/.test(j.next[0]?.text ?? '') &&
     BOLTED.test(j.next[1]?.text ?? ''),
 ];
+
+/** "pulled straight up", "out together with its frame" */
+const saysHow = (w: Word, next: Word | undefined): boolean =>
+  !w.found &&
+  ((w.text === 'straight' && /^(?:up|out|off|down)$/.test(next?.text ?? '')) ||
+    (w.text === 'together' && next?.text === 'with'));
+
+/** What is done on the way to taking something off: "plug squeezed and pulled", "11 plugs labelled and off". */
+const ON_THE_WAY = /^(?:pressed|squeezed|pinched|depressed|pushed|labell?ed|marked|numbered|photographed)$/;
+const isOnTheWay = (words: readonly Word[], i: number): boolean =>
+  i > 0 &&
+  !words[i]?.found &&
+  ON_THE_WAY.test(words[i]?.text ?? '') &&
+  words[i + 1]?.text === 'and' &&
+  (/^(?:off|out)$/.test(words[i + 2]?.text ?? '') || isToldVerb(words[i + 2]?.text ?? ''));
 
 /**
  * Where a comma or "and" begins another move. In brackets nothing does.
@@ -116,15 +161,28 @@ export function pieces(words: readonly Word[], text: string): Words[] {
   const isNote = said || saysDamage(words);
   if (isNote) return [{ words: [...words], joined: false, told: false }];
   let inBrackets = false;
-  words.forEach((w, i) => {
+  const all = words.filter(
+    (w, i) =>
+      !isOnTheWay(words, i) && !(isOnTheWay(words, i - 1) && w.text === 'and') && !saysHow(w, words[i + 1]),
+  );
+  all.forEach((w, i) => {
     if (w.type === 'open' || w.type === 'shut') inBrackets = w.type === 'open';
     if (inBrackets) {
       out.at(-1)?.words.push(w);
       return;
     }
-    const next = words.slice(i + 1);
-    const joint = { w, last: words[i - 1], here: out.at(-1)?.words ?? [], next, colon: text[w.from] === ':' };
-    if (!w.found && PARTS.some((part) => part(joint)))
+    const next = all.slice(i + 1);
+    const joint = {
+      w,
+      last: all[i - 1],
+      here: out.at(-1)?.words ?? [],
+      next,
+      colon: /[:–—-]/.test(text[w.from] ?? '') && w.type === 'comma',
+    };
+    // "phase wires yellow, green, blue off"; "left and right"
+    const alike = [isColour, isSide].some((is) => is(joint.last) && is(next[0]));
+    const between = w.text === 'and' && joint.here.some((b) => b.text === 'between' && !b.found);
+    if (!w.found && !alike && !between && PARTS.some((part) => part(joint)))
       out.push({ words: [], joined: w.text === 'and', told: joint.colon, then: w.text === 'then' });
     else out.at(-1)?.words.push(w);
     // "4 short 2 long"

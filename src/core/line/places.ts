@@ -37,6 +37,7 @@ function laidAt({ rest }: Piece): number {
     return (
       /^(?:in|into|on|onto|against|beside|behind|under)$/.test(w.text) &&
       where !== undefined &&
+      !/^(?:its|their|\d+)$/.test(where.text) &&
       !saysAsOne(rest.slice(i + 1)) &&
       before !== undefined &&
       !before.found &&

@@ -1,5 +1,6 @@
 import { endsIt } from './away';
 import type { Piece } from './piece';
+import { SCREW_WORD } from './screw-words';
 import { saysItIs } from './states';
 import { isToldVerb } from './told-verb';
 import { PHRASES, verbAt } from './verb-at';
@@ -16,14 +17,16 @@ function around(piece: Piece): LineVerb | undefined {
   const { rest } = piece;
   const last = rest.at(-1);
   if (rest.length < 3 || !last || last.found || !PARTICLE.test(last.text)) return undefined;
-  for (const at of [0, rest.length - 2]) {
+  // "screw under the label out" is one of them.
+  const screw = rest[0]?.text === 'screw' && !rest.slice(1).some((w) => SCREW_WORD.test(w.text));
+  for (const at of screw ? [] : [0, rest.length - 2]) {
     const hit = PHRASES.find(
       ({ verb, words: [first, small, more] }) =>
         !more &&
         first === rest[at]?.text &&
         small === last.text &&
         !rest[at]?.found &&
-        !verb.unless?.test(rest[at + 1]?.text ?? ''),
+        !verb.unless?.test((at === 0 ? rest[1]?.text : '') ?? ''),
     );
     if (!hit) continue;
     piece.take(rest.length - 1, 1, 'verb');

@@ -6,7 +6,7 @@ import { fastened } from './fastened';
 import { isFastener } from './fastener';
 import { gathered } from './gathered';
 import { LOOK, readHowItIs, readLying, readMovedTo, readSnaps, saysItIsSet } from './how-it-is';
-import { latchAt } from './latched';
+import { latchAt, latchLast } from './latched';
 import { listed } from './listed';
 import { withMarks } from './marks';
 import { type Named, namesIn } from './names';
@@ -24,10 +24,12 @@ import { thing } from './thing';
 import { plainOf, tokensOf } from './tokens';
 import { readTool } from './tool';
 import { verbAt } from './verb-at';
+import { WAY } from './verb-last';
 import { verbOf } from './verbs';
 
 /** What is done on the way back, or was found or lost: nothing of it came off. */
-const NOT_OFF = /^(?:found|refit(?:ted)?|fitted|mounted|reseated|reconnected|replugged|reassembled|put)$/;
+const NOT_OFF =
+  /^(?:found|refit(?:ted)?|fitted|mounted|reseated|reconnected|replugged|reassembled|put|swapped|replaced|exchanged)$/;
 
 /** What is undone without a screw. */
 const STRAPS = /^(?:straps?|buckles?|laces?|knots?|zips?|belts?)$/;
@@ -39,13 +41,22 @@ function readDoing(piece: Piece) {
     piece.take(0, latch.used, 'verb');
     return latch.verb;
   }
+  const last = latchLast(piece.rest);
+  if (last) {
+    piece.take(last.at, last.used, 'verb');
+    return last.verb;
+  }
   const verb = readVerb(piece);
-  const last = piece.rest.at(-1);
-  return verb?.does === 'undo' && last && !last.found && STRAPS.test(last.text) ? verbOf('unlatch') : verb;
+  const strap = piece.rest.at(-1);
+  return verb?.does === 'undo' && strap && !strap.found && STRAPS.test(strap.text) ? verbOf('unlatch') : verb;
 }
 
 /** Where something that has a name went: "front panel forward" is the front panel. */
 function readWent(piece: Piece): string | undefined {
+  const last = piece.rest.length - 1;
+  const way = piece.rest[last];
+  if (last > 0 && way && !way.found && (WAY.test(way.text) || way.text === 'through'))
+    return piece.typed(piece.take(last, 1, 'note'));
   const went = (w: Word, i: number, all: Word[]) =>
     saysWhereItWent(w) ||
     (w.text === 'back' && !w.found) ||

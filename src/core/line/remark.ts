@@ -1,3 +1,4 @@
+import { isColour } from './colours';
 import type { Piece, Word } from './piece';
 import {
   saysAFigure,
@@ -47,7 +48,13 @@ const isAlong = (all: readonly Word[], at: number): boolean =>
 const SOME = /^(?:one|two|three|some|all|both|\d{1,2})$/;
 
 const OF_SOME =
-  /^(?:under|behind|at|in|with|by|near|of|is|are|was|were|has|have|had|left|still|came|same|alike|equal|identical|hidden|missing)$/;
+  /^(?:under|behind|at|in|with|by|near|of|is|are|was|were|has|have|had|left|still|came|each|same|alike|equal|identical|hidden|missing)$/;
+
+/** "lead under cable clip" */
+const saysWhereItRuns = (words: readonly Word[]): boolean =>
+  words.length > 2 &&
+  words.every((w) => w.type === 'word' && !w.found) &&
+  words.slice(1, -1).some((w) => /^(?:under|behind|through|inside|beneath|between)$/.test(w.text));
 
 /** Whether words behind a comma say something beside the move: no name, no figure of a plug, no tool. */
 function isRemark(words: readonly Word[], screws: boolean): boolean {
@@ -61,6 +68,9 @@ function isRemark(words: readonly Word[], screws: boolean): boolean {
         words.some((w) => /^(?:stays?|stayed|remains?)$/.test(w.text)) ||
         (first?.type === 'word' && saysInPassing(words.at(-1))) ||
         some ||
+        (first?.type === 'number' && saysHowOften(second)) ||
+        words.some((w) => /^(?:came|comes|fell)$/.test(w.text) && !w.found) ||
+        saysWhereItRuns(words) ||
         /^(?:it|them)$/.test(words.at(-1)?.text ?? '') ||
         (first?.type === 'word' && words.some(saysWhatWasOnIt)))
     );
@@ -69,6 +79,11 @@ function isRemark(words: readonly Word[], screws: boolean): boolean {
   const isWord = first?.type === 'word' && !/^(?:with|using|note:?)$/.test(first.text);
   return isWord && !words.some((w) => w.found) && !words.every(ofPlug);
 }
+
+/** "70 C", "80c", "90 degrees" */
+const isATemperature = ([hot, unit]: readonly Word[]): boolean =>
+  /^\d{2,3}\s?°?c$/.test(hot?.text ?? '') ||
+  (hot?.type === 'number' && /^(?:°?c|°|degrees?)$/.test(unit?.text ?? ''));
 
 /** Where, within a piece, it begins to be said which way, how or with what along; one that fits is enough. */
 const WAYS: ((w: Word, i: number, all: readonly Word[], screws: boolean) => boolean)[] = [
@@ -85,8 +100,18 @@ const WAYS: ((w: Word, i: number, all: readonly Word[], screws: boolean) => bool
   // "out with its shield", "off with some force", "2 M3x5 with threadlock"
   (w, i, all) => i > 1 && w.text === 'with' && (WITH_IT.test(all[i + 1]?.text ?? '') || isAlong(all, i)),
   (w, i, all, screws) => screws && w.text === 'with' && isNoPartOf(all.slice(i + 1)),
+  // "bled with 2k2"
+  (w, i, all) => w.text === 'with' && /^\d[\d.]*(?:k\d*|r\d*|ohms?)$/.test(all[i + 1]?.text ?? ''),
   (w, i, all) => w.text === 'without' && i < all.length - 1,
   (w, i, all) => /^(?:in|as)$/.test(w.text) && saysAsOne(all.slice(i + 1)),
+  // "ballast out on its plate", "screen warmed 5 min 70 C"
+  (w, i, all) =>
+    w.text === 'on' &&
+    /^(?:its|their|\d+)$/.test(all[i + 1]?.text ?? '') &&
+    /^(?:off|out|down|up|open|back)$/.test(all[i - 1]?.text ?? ''),
+  (_w, i, all) => i > 1 && all[i - 1]?.type === 'minutes' && isATemperature(all.slice(i)),
+  // "8 M4 lid in a cross pattern"
+  (w, i, all, screws) => screws && w.text === 'in' && all[i + 1]?.text === 'a',
   (_w, i, all, screws) => screws && isTurns(all.slice(i)),
 ];
 
@@ -97,9 +122,16 @@ const WAYS: ((w: Word, i: number, all: readonly Word[], screws: boolean) => bool
  */
 export function readRemark(piece: Piece, screws: boolean): string | undefined {
   const way = piece.at((w, i, all) => i > 0 && WAYS.some((says) => says(w, i, all, screws)));
-  const comma = piece.at((w, i, all) => w.type === 'comma' && i > 0 && isRemark(all.slice(i + 1), screws));
-  const at = way < 0 ? comma : way;
+  const comma = piece.at(
+    (w, i, all) =>
+      w.type === 'comma' &&
+      i > 0 &&
+      !(isColour(all[i - 1]) && isColour(all[i + 1])) &&
+      isRemark(all.slice(i + 1), screws),
+  );
+  const first = way < 0 || (comma >= 0 && comma < way);
+  const at = first ? comma : way;
   if (at < 0 || at === piece.rest.length - 1) return undefined;
-  const words = piece.take(at, piece.rest.length - at, 'note').slice(way < 0 ? 1 : 0);
+  const words = piece.take(at, piece.rest.length - at, 'note').slice(first ? 1 : 0);
   return piece.typed(words) || undefined;
 }

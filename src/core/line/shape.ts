@@ -1,7 +1,7 @@
 import { driveAt } from './drives';
 import type { LineEntry } from './entry';
 import type { Piece } from './piece';
-import { ALIKE, COLOURS, HEADS, LOOKS, SCREW_WORD, SORTS, WASHERS, WHENCE } from './screw-words';
+import { ALIKE, COLOURS, HEADS, LOOKS, SCREW_WORD, SORTS, screwCalled, WASHERS, WHENCE } from './screw-words';
 
 /** What a screw carries. */
 const BESIDE = /^(?:washer|nut)s?$/;
@@ -30,7 +30,7 @@ export function readShape(piece: Piece): Pick<LineEntry, 'drive' | 'head' | 'nam
     piece.take(at, read?.used ?? 1, 'driver');
     out.drive = read?.drive ?? '';
   }
-  const head = piece.at((w) => HEADS.test(w.text));
+  const head = piece.at((w, i, all) => HEADS.test(w.text) && !/^(?:the|its|a)$/.test(all[i - 1]?.text ?? ''));
   if (head >= 0) {
     const used = piece.rest[head + 1]?.text === 'head' ? 2 : 1;
     out.head = piece.take(head, used, 'head')[0]?.text ?? '';
@@ -46,13 +46,13 @@ export function readShape(piece: Piece): Pick<LineEntry, 'drive' | 'head' | 'nam
   for (;;) {
     const at = piece.at(
       (w, i, all) =>
+        all[i - 1]?.text !== 'with' &&
         (LOOKS.test(w.text) ||
           COLOURS.test(w.text) ||
-          (WASHERS.test(w.text) &&
-            /^washers?$/.test(all[i + 1]?.text ?? '') &&
-            all[i - 1]?.text !== 'with')) &&
-        SCREW_WORD.test(all[i + 1]?.text ?? '') &&
-        !all[i + 1]?.found,
+          (WASHERS.test(w.text) && /^washers?$/.test(all[i + 1]?.text ?? ''))) &&
+        // "3 recessed M3x25": the thread is read.
+        ((i === all.length - 1 && all.every((x) => LOOKS.test(x.text) || COLOURS.test(x.text))) ||
+          (SCREW_WORD.test(all[i + 1]?.text ?? '') && !all[i + 1]?.found)),
     );
     if (at < 0) break;
     looks = `${piece.take(at, 1, 'what')[0]?.text} ${looks}`;
@@ -78,8 +78,7 @@ export function readShape(piece: Piece): Pick<LineEntry, 'drive' | 'head' | 'nam
           .join(' ')
           .replace(/s$/, '')}`;
   const word = piece.at((w) => SCREW_WORD.test(w.text));
-  const called =
-    word >= 0 ? (SCREW_WORD.exec(piece.take(word, 1, 'what')[0]?.text ?? '')?.[1] ?? 'screw') : 'screw';
+  const called = word >= 0 ? screwCalled(piece.take(word, 1, 'what')[0]?.text ?? '') : 'screw';
   out.name = `${sorted}${called}${pair}`;
   const mm = piece.at((w) => w.type === 'millimetres');
   if (mm >= 0) {

@@ -29,6 +29,9 @@ export function standing(piece: Piece, verb: LineVerb, rest: Partial<LineEntry>,
     return { does: verb.does, takesOff: false, kind: 'change', name, to: piece.typed(position), ...rest };
   }
   const flips = verb.does === 'flip' || verb.does === 'turn';
+  // "heated back 80 C for" 2 min
+  const lasts = piece.rest.at(-1);
+  if (lasts && !lasts.found && lasts.text === 'for') piece.take(piece.rest.length - 1, 1, 'how long');
   const { said, words } = piece.words(flips ? 'side' : 'what');
   const side = said.replace(/\s+up$/i, '');
   if (

@@ -2,7 +2,7 @@ import type { Word } from './piece';
 
 /** How a thing is, or was found: it says nothing that came off. Common practice, no source. */
 const IS_SO =
-  /^(?:hot|warm|cold|stuck|dirty|wet|broken|cracked|worn|torn|rusty|bent|burnt|burned|swollen|scratched|stripped|glued|seized|captive|loose|tight|intact|wrapped|longer|shorter|different|dangling|needed|required|locked|held|fixed|secured|sealed|loosened|slackened|broke|freed|creased|chafed|frayed|corroded|dented|pinched|kinked|melted|bulging|leaking|faded|discoloured|discolored|oxidised|oxidized|deflated|empty|full|marked|labelled|labeled|numbered|noted|blown|shorted|dead|ok|okay|good|fine|faulty|bad|leaky)$/;
+  /^(?:hot|warm|cold|stuck|dirty|wet|broken|cracked|worn|torn|rusty|bent|burnt|burned|swollen|scratched|stripped|glued|seized|captive|loose|tight|intact|wrapped|longer|shorter|different|dangling|needed|required|locked|held|fixed|secured|sealed|loosened|slackened|broke|freed|creased|chafed|frayed|corroded|dented|pinched|kinked|melted|bulging|leaking|faded|discoloured|discolored|oxidised|oxidized|deflated|empty|full|marked|labelled|labeled|numbered|noted|blown|shorted|dead|ok|okay|good|fine|faulty|bad|leaky|bagged|tagged|capped|discarded|binned|scrapped|torqued)$/;
 
 /** How it was set down: "leaned against the wall". */
 const LAID =
@@ -13,10 +13,10 @@ const TOLD =
   /^(?:zif|latch|latches|levers?|flaps?|watch|mind|careful|beware|remember|do|don't|not|no|leave|leaving|like|hold|keep|press|push|squeeze|see|locks?|order|dated?|marked|says|reads|rev|serial|value)$/;
 
 /** What a number counts that is no thing of its own: "2 points" of a soldered lead. */
-const TIMES = /^(?:points|joints|places|turns|times|o'clock)$/;
+const TIMES = /^(?:points|joints|places|turns|times|sizes|sorts|kinds|types|lengths|o'clock)$/;
 
 /** In which order, or how easily. */
-const IN_PASSING = /^(?:first|easily|carefully|gently|slowly|cleanly|straight)$/;
+const IN_PASSING = /^(?:first|easily|carefully|gently|slowly|cleanly|straight|together)$/;
 
 /** Where the tail of a thing went, that is no part of its name: "front panel forward", "ribbon both ends". */
 const WENT =

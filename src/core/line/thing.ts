@@ -1,3 +1,4 @@
+import { isLead } from './away';
 import { calledTwice, type Doubt, knownIn, type Near, unreadable } from './doubt';
 import type { LineEntry } from './entry';
 import { readCount } from './how-many';
@@ -31,6 +32,15 @@ const isTold = (words: readonly Word[]): boolean =>
 
 const TELLS = /^(?:came|went|fell|let|go|goes|then|still|has|had|did|does)$/;
 
+/** Behind it stands where a thing is, or what it is of. */
+const WHERE = /^(?:between|over|under|behind|beside|above|below|around|round|near|on|along|to|for)$/;
+
+/** The words for a thing alone: the link between two cells is neither, nor is tape over a ribbon the ribbon. */
+function itself(words: readonly Word[]): readonly Word[] {
+  const where = words.findIndex((w, i) => i > 0 && !w.found && WHERE.test(w.text));
+  return where < 0 ? words : words.slice(0, where);
+}
+
 /**
  * Reads a piece that takes off a thing that is no fastener: a plug, a part, a tie, tape; or cuts into
  * something.
@@ -56,7 +66,11 @@ export function thing(
   const count = readCount(piece);
   const pulled = verb?.or?.includes('plug') && piece.rest.some((w) => LEADS.test(w.text));
   const plugWords =
-    takes === 'plug' || pulled || (takes === undefined && knownIn(piece.rest, ['plug']))
+    takes === 'plug' ||
+    pulled ||
+    (takes === undefined &&
+      (knownIn(piece.rest, ['plug']) ||
+        piece.rest.some((w, i, all) => w.type === 'contacts' && isLead(all[i - 1]))))
       ? readPlugWords(piece)
       : {};
   unreadable(piece, doubt);
@@ -64,15 +78,17 @@ export function thing(
   const measure = verb?.does === 'cut' ? piece.at((w) => w.type === 'millimetres') : -1;
   const lengthMm =
     measure < 0 ? undefined : Number.parseFloat(piece.take(measure, 1, 'how long')[0]?.text ?? '');
+  const all = piece.rest.length;
   // "unplug plug J7" names J7; "unplug main plug" names the main plug.
   const marked = piece.rest[1]?.found !== undefined || MARKED.test(piece.rest[1]?.text ?? '');
   if (
     (verb || marked) &&
     piece.rest.length > 1 &&
     !piece.rest[0]?.found &&
-    /^plug$/.test(piece.rest[0]?.text ?? '')
+    /^(?:plug|connector)$/.test(piece.rest[0]?.text ?? '')
   )
     piece.take(0, 1, 'what');
+  const isPlug = piece.rest.length < all;
   const { said: name, words } = piece.words('what');
   // "slide it to the left and lift it off": what it is was said.
   if (!name || /^(?:it|them|that|both)$/i.test(name))
@@ -80,8 +96,8 @@ export function thing(
   // On which side it is says nothing of what it is.
   const plain = name
     .toLowerCase()
-    .replace(/ (?:by|near|beside|under) .*$/, '')
-    .replace(/ (?:left|right|front|rear)$/, '');
+    .replace(/ (?:by|near|beside|under|over|behind|between|around|along) .*$/, '')
+    .replace(/ (?:left|right|front|rear|l|r)(?:(?:\/| and | & )(?:left|right|front|rear|l|r))?$/, '');
   if (
     verb?.does === 'cut' &&
     (lengthMm !== undefined ||
@@ -103,10 +119,10 @@ export function thing(
     return { does: 'photograph', takesOff: false, name, ...rest };
   const meant = near(name, words) ?? calledTwice(words);
   const known = meant ?? (words.length === 1 ? words[0]?.found?.named : undefined);
-  const part = meant ?? knownIn(words);
+  const part = meant ?? knownIn(itself(words));
   if (!known && isTold(words)) doubt(words[0]?.from ?? 0, words.at(-1)?.to ?? 0);
   const aside = said || verb?.aside === true || (verb?.hinges === true && part?.kind === 'element');
-  const kind = kindOf(verb, plain, known, count !== undefined);
+  const kind = isPlug ? 'plug' : kindOf(verb, plain, known, count !== undefined);
   return {
     // What is pulled and has contacts is unplugged, whatever word is used for it.
     does:

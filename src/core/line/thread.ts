@@ -45,6 +45,23 @@ export function spoken(
   };
 }
 
+/** Across and along: "4x30" of a wood screw. */
+const ACROSS = /^(\d(?:\.\d)?)x(\d{1,3}(?:\.\d)?)$/;
+
+/**
+ * What is said of screws that have no thread of their own: how far they are across, and how long.
+ *
+ * @param piece what is read is taken out of it
+ * @returns both in mm, or null where it is not said
+ * @example readAcross(piece) // of "8 wood screws 4x30": { acrossMm: 4, lengthMm: 30 }
+ */
+export function readAcross(piece: Piece): { acrossMm: number; lengthMm: number } | null {
+  const at = piece.at((w, i) => i > 0 && ACROSS.test(w.text));
+  if (at < 0) return null;
+  const [, across, length] = ACROSS.exec(piece.take(at, 1, 'what')[0]?.text ?? '') ?? [];
+  return { acrossMm: Number(across), lengthMm: Number(length) };
+}
+
 /**
  * What a piece says of a fastener's thread and length.
  *

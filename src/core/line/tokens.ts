@@ -28,13 +28,16 @@ const LEXER = moo.compile({
     `#?(?:(?:${NUMBERED})|\\d/\\d-\\d{2})(?:\\s*x\\s*(?:(?:\\d+\\s+)?\\d+/\\d+|${N})(?:\\s?(?:"|in\\b|inch\\b))?)?${END}`,
   ),
   metric: at(`(?:m|st)\\s?${N}(?:\\s*(?:x|by)\\s*${N})?(?:\\s?mm)?${END}`),
-  count: at('\\d{1,3}\\s*x(?=\\s|[a-z#]|\\d{1,2}-|\\d{1,2}/|$)|\\d{1,3}pcs?(?=\\s|$)'),
+  // "3 xlr" are no three of anything called lr.
+  count: at(
+    '\\d{1,3}x(?=\\s|[a-z#]|\\d{1,2}-|\\d{1,2}/|$)|\\d{1,3}\\s+x(?=\\s|#|m\\d|\\d{1,2}-|\\d{1,2}/|$)|\\d{1,3}pcs?(?=\\s|$)',
+  ),
   millimetres: at(`${N}\\s?mm${END}`),
   minutes: at(`${N}\\s?(?:min(?:utes?)?|mins|h|hours?|s|sec(?:onds?)?)${END}`),
   contacts: at('\\d{1,3}\\s?-?(?:p|pins?|ways?|contacts?)(?!\\w)'),
   wires: at('\\d{1,3}\\s?-?(?:w|wires?|cores?)(?!\\w)'),
   drive: at(
-    `(?:t[xr]?\\s?\\d{1,2}\\s?(?:h|s|sec(?:urity)?)?|(?:ph|pz)\\s?(?:0{1,3}|\\d)|sl\\s?${N}|sq\\d?|5l\\s?\\d|y\\d|hex\\s?\\d+/\\d+|hex\\s?${N}(?:\\s?mm)?)(?![\\w/.-])`,
+    `(?:t[xr]?\\s?\\d{1,2}\\s?(?:h|s|sec(?:urity)?)?|(?:ph|pz)\\s?(?:0{1,3}|\\d)|sl\\s?${N}|sq\\d?|5l\\s?\\d|y(?:0{1,3}|\\d)|hex\\s?\\d+/\\d+|hex\\s?${N}(?:\\s?mm)?)(?![\\w/.-])`,
   ),
   fraction: at('\\d+/\\d+(?![\\w/])'),
   number: at(`${N}(?=[\\s,;>()]|[.!?]?(?:\\s|$))`),
@@ -56,7 +59,7 @@ export const plainOf = (text: string): string =>
     // "took the back off: 8 screws"; a note has its own.
     .replace(/(?<=[a-z0-9])(?<!\bnote):(?=\s+\S)/gi, ',')
     // "fan off - 2 screws"
-    .replace(/(?<=[a-z0-9)] )[-–—](?= [a-z0-9(])/gi, ',')
+    .replace(/(?<=[a-z0-9)] )[-–—](?= (?!(?:off|out|from|at)\b)[a-z0-9(])/gi, ',')
     .replace(/(\d),(?=\d)/g, '$1.')
     .replace(/[A-Z]/g, (c) => c.toLowerCase());
 

@@ -24,7 +24,21 @@ const LAST = [
 /** What stands last only as it is told: "thermal compound cleaned". */
 const TOLD_ONLY = [
   ...['clean', 'wipe', 'heat', 'warm', 'scrape', 'inspect', 'check', 'measure', 'discharge', 'photograph'],
-  ...['bleed', 'test', 'pop', 'pry', 'slide', 'slip', 'unlatch', 'unlock'],
+  ...['bleed', 'test', 'pop', 'pry', 'prise', 'polish', 'slide', 'slip', 'unlatch', 'unlock', 'part'],
+  ...[
+    'separate',
+    'wash',
+    'rinse',
+    'turn',
+    'rotate',
+    'push',
+    'draw',
+    'ease',
+    'knock',
+    'hinge',
+    'fold',
+    'swing',
+  ],
 ];
 const TOLD_LAST = new Set([...LAST, ...TOLD_ONLY].flatMap(toldOf));
 /** Whether a word is a verb as it is told afterwards. */

@@ -1,5 +1,5 @@
 import type { LineEntry } from './entry';
-import { fromOf, isFasteners, isWhere, type Part } from './part';
+import { fromOf, isBeneath, isFasteners, isWhere, type Part } from './part';
 
 /** What a part that is told of the one before makes of both; null where it says something else. */
 type Rule = (before: Part, told: Part) => Part[] | null;
@@ -70,8 +70,15 @@ const found: Rule = (before, told) => {
   return [instead(before, { ...move, note: note.filter(Boolean).join('; ') })];
 };
 
+/** "crown: clip off, crown out" says of what it is told, and nothing that was done to it. */
+const about: Rule = (before, told) => {
+  const thing = before.of.at(-1);
+  const spoken = thing?.kind === 'part' || thing?.kind === 'plug';
+  return spoken && before.verbless && !told.verbless && !isFasteners(told) ? [told] : null;
+};
+
 /** The first that fits is taken. */
-const RULES: Rule[] = [counted, noted, found, onIt, pluggedIn, held];
+const RULES: Rule[] = [counted, noted, found, onIt, pluggedIn, held, about];
 
 /** Screws that are told or joined with others, and come from nowhere else: "foot off: 4 M4x12 and 2 M4x20". */
 function together(parts: readonly Part[]): Part[] {
@@ -82,13 +89,23 @@ function together(parts: readonly Part[]): Part[] {
     const from = before?.of.at(-1)?.from;
     const more =
       both &&
-      ((before.told && part.of.every((e) => !e.from)) ||
+      ((before.told && part.of.every((e) => !e.from || isWhere(e.from))) ||
         (part.joined && part.of.every((e) => e.from === from)));
     if (more) out.splice(-1, 1, { ...before, of: [...before.of, ...part.of] });
     else out.push(part);
   }
   return out;
 }
+
+/** "rubber feet off, 2 screws below": they were reached once it was off. */
+const beneath: Rule = (before, told) => {
+  const thing = before.of.at(-1);
+  if (thing?.kind === undefined || thing.kind === 'fastener' || !thing.takesOff || !isFasteners(told))
+    return null;
+  if (!told.of.every((e) => isBeneath(e.from ?? ''))) return null;
+  const own = ofThing(thing).from;
+  return [before, { ...told, of: told.of.map((e) => ({ ...e, from: `${e.from?.split(' ')[0]} ${own}` })) }];
+};
 
 /** Behind a comma: "foot off, 4 screws" is as good as "foot off: 4 screws". */
 const BEHIND_A_COMMA: Rule[] = [
@@ -98,6 +115,7 @@ const BEHIND_A_COMMA: Rule[] = [
 
 function rulesFor(part: Part): Rule[] {
   if (part.told) return RULES;
+  if (part.of.some((e) => isBeneath(e.from ?? ''))) return [beneath];
   const elsewhere = part.joined || part.then || part.of.some((e) => e.from && !isWhere(e.from));
   return elsewhere ? [] : BEHIND_A_COMMA;
 }

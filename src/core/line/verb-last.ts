@@ -12,7 +12,10 @@ const PULL = VERBS.find((v) => v.words.includes('pull'));
 
 const FIGURES = /^(?:contacts|wires)$/;
 /** Behind a verb that is told: whether it goes on with where from, with what, where. */
-const OF_TOLD = /^(?:off|out|up|down|away|free|from|of|with|at|by|along|under|round|around|through)$/;
+const OF_TOLD =
+  /^(?:off|out|up|down|back|away|free|from|of|with|at|by|along|under|inside|over|round|around|through)$/;
+/** Which way something went. */
+export const WAY = /^(?:forwards?|backwards?|sideways|upwards?|downwards?|(?:anti-?|counter-?)?clockwise)$/;
 /** Verbs that are told with their small word alone: "came off". */
 const CAME = /^(?:came|comes|fell)$/;
 const OPENS = /^(?:hinges|swings|folds|tilts|slides|lifts|comes|pulls|pops)$/;
@@ -31,6 +34,8 @@ function lastOf(piece: Piece): { at: number; word: string; said: number } {
   return { at, word: textAt(piece, at), said };
 }
 
+const isPlug = (w: Word | undefined): boolean => /(?:^|\s)(?:plug|connector)s?$/.test(w?.text ?? '');
+
 /** How a piece may say last what was done; null = nothing is said, and no other way is looked for. */
 type Ending = (piece: Piece) => LineVerb | undefined | null;
 
@@ -42,6 +47,10 @@ const away: Ending = (piece) => {
   while (FIGURES.test(piece.rest[before]?.type ?? '')) before--;
   const own = piece.rest[before];
   const apart = word === 'apart' && own !== undefined && !piece.rest[at]?.found;
+  if (at > 0 && word === 'up' && isPlug(own)) {
+    piece.take(at, 1, 'verb');
+    return PULL;
+  }
   if (at < 1 || !(apart || isAway(word, own) || (said > 0 && word === 'off'))) return undefined;
   piece.take(at - said, 1 + said, 'verb');
   if (apart) return UNPLUG;
@@ -54,7 +63,10 @@ const toldOfIt: Ending = (piece) => {
     (w, i, all) =>
       i > 0 &&
       !saysItIsNot(all[i - 1]) &&
-      ((isToldVerb(w.text) && OF_TOLD.test(all[i + 1]?.text ?? '')) ||
+      ((isToldVerb(w.text) &&
+        (OF_TOLD.test(all[i + 1]?.text ?? '') ||
+          WAY.test(all[i + 1]?.text ?? '') ||
+          all[i + 1]?.type === 'minutes')) ||
         (CAME.test(w.text) && verbAt(all, i)?.used === 2)),
   );
   if (told < 1) return undefined;
@@ -65,7 +77,8 @@ const toldOfIt: Ending = (piece) => {
   const whole =
     CAME.test(textAt(piece, told)) ||
     /^(?:up|down|away|free)$/.test(small) ||
-    (/^(?:off|out)$/.test(small) && /^(?:and|then|with|to|of|on|at|by)?$/.test(behind));
+    (/^(?:off|out)$/.test(small) &&
+      (/^(?:and|then|with|to|of|on|at|by|from)?$/.test(behind) || WAY.test(behind)));
   const joined = /^(?:and|then)$/.test(behind);
   // "W2 was pulled out"
   const was = told > 1 && saysItIs(piece.rest[told - 1]) ? 1 : 0;
@@ -81,11 +94,13 @@ const outOf: Ending = (piece) => {
       i > 0 &&
       w.text === 'out' &&
       all[i + 1]?.text === 'of' &&
-      own(all[i - 1], i) &&
+      (own(all[i - 1], i) ||
+        all.slice(0, i).some((x) => isLead(x) || /^wires?$/.test(x.text)) ||
+        (/^(?:the|its)$/.test(all[i + 2]?.text ?? '') && all[0]?.type === 'word')) &&
       !GUIDE.test(all.at(-1)?.text ?? ''),
   );
   if (at < 1) return undefined;
-  const lead = isLead(piece.rest[at - 1]);
+  const lead = piece.rest.slice(0, at).some((x) => isLead(x) || /^wires?$/.test(x.text));
   piece.take(at, 1, 'verb');
   return lead ? PULL : LIFT;
 };
@@ -93,7 +108,10 @@ const outOf: Ending = (piece) => {
 /** "lead off at the power board": what it is says what was done. */
 const offAt: Ending = (piece) => {
   const at = piece.at(
-    (w, i, all) => i > 0 && w.text === 'off' && /^(?:at|by|with)$/.test(all[i + 1]?.text ?? ''),
+    (w, i, all) =>
+      i > 0 &&
+      (w.text === 'off' || (w.text === 'up' && isPlug(all[i - 1]))) &&
+      /^(?:at|by|with)$/.test(all[i + 1]?.text ?? ''),
   );
   if (at < 1) return undefined;
   piece.take(at, 1, 'verb');
@@ -118,7 +136,7 @@ const told: Ending = (piece) => {
 };
 
 /** The first that fits is taken. */
-const ENDINGS: Ending[] = [away, toldOfIt, outOf, offAt, opens, told];
+const ENDINGS: Ending[] = [opens, away, toldOfIt, outOf, offAt, told];
 
 /**
  * A verb that does not stand first: "J7 unplug", "J7 was unplugged", "hood away", "J7 out".
