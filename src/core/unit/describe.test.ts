@@ -138,6 +138,46 @@ describe('packs of a described unit', () => {
   });
 });
 
+describe('what the first lead brings', () => {
+  const scooter = (lead: string, more: Partial<Description['rows'][number]> = {}): Description['rows'] => [
+    { id: 'BAT', name: 'battery pack 36V', kind: 'battery' },
+    {
+      id: 'W1',
+      name: lead,
+      kind: 'cable',
+      tap: { id: 'T', how: 'measure', nominal: 36, tolerance: 6, unit: 'V' },
+    },
+    { id: 'CTRL', name: 'motor controller', kind: 'board' },
+    { id: 'W2', name: 'phase leads', kind: 'cable' },
+    { id: 'HUB', name: 'hub motor', kind: 'motor', ...more },
+  ];
+  const behind = (rows: Description['rows']) => {
+    const map = describeUnit(unit({ rows }));
+    return deriveChecks(map).find((c) => c.tap?.id === 'T')?.trace.exercises;
+  };
+  it.each(['pack lead', 'battery cable', 'DC lead in', 'lead from BAT'])(
+    'a %s that reads wrong may be the pack as well',
+    (lead) => expect(behind(scooter(lead))).toEqual(['BAT', 'W1']),
+  );
+  it('a lead of signals at the start has nothing to do with what feeds the boards', () => {
+    expect(behind(scooter('input lead'))).toEqual(['W1']);
+    expect(behind(scooter('W5'))).toEqual(['W1']);
+  });
+  it('what reads the same as the pack comes from the pack', () => {
+    const [pack, ...rest] = scooter('red and black');
+    const read = { id: 'P', how: 'measure' as const, nominal: 36, tolerance: 6, unit: 'V' };
+    expect(behind([{ ...(pack as Description['rows'][number]), tap: read }, ...rest])).toEqual(['BAT', 'W1']);
+    const other = { ...read, nominal: 12, tolerance: 1 };
+    expect(behind([{ ...(pack as Description['rows'][number]), tap: other }, ...rest])).toEqual(['W1']);
+  });
+  it('a setting brings no power, and a lead behind a board is fed by the board', () => {
+    const rows = scooter('power lead').filter((r) => r.id !== 'BAT');
+    expect(behind([...rows, { id: 'S', name: 'mode', kind: 'setting' }])).toEqual(['W1']);
+    const { feeds } = describeUnit(unit({ rows: scooter('pack lead') }));
+    expect(feeds.filter((f) => f.carries === 'power').map((f) => f.to)).toEqual(['W1', 'CTRL', 'HUB']);
+  });
+});
+
 describe('what is wrong is said where it was typed', () => {
   it.each<[Partial<Description>, string]>([
     [{ name: ' ' }, '/name'],

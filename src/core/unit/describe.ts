@@ -43,6 +43,23 @@ export interface Description {
   hazards: HazardKind[];
 }
 
+/** What a lead is called that brings power. Common practice, no source. */
+const POWER_LEAD = /\b(?:pack|battery|accu|supply|power|psu|mains|dc|charger|adapter|adaptor)\b/i;
+
+/** Whether a lead brings what a supply or battery gives: by its name, or because the same is read behind both. */
+function bringsPower(lead: DescribedRow, from: DescribedRow): boolean {
+  if (from.kind === 'setting') return false;
+  const words = lead.name.toLowerCase().split(/\s+/);
+  const own = from.name.trim().toLowerCase().split(/\s+/).at(-1) ?? '';
+  const [a, b] = [lead.tap, from.tap];
+  const alike =
+    a?.nominal !== undefined &&
+    b?.nominal !== undefined &&
+    a.unit?.trim() === b.unit?.trim() &&
+    Math.abs(a.nominal - b.nominal) <= (b.tolerance ?? 0);
+  return POWER_LEAD.test(lead.name) || words.includes(own) || words.includes(from.id.toLowerCase()) || alike;
+}
+
 const FEEDERS: ElementKind[] = ['supply', 'battery', 'setting'];
 const MINUTES: Record<TapHow, number> = { look: 0.5, listen: 0.5, measure: 1 };
 
@@ -143,7 +160,8 @@ export function describeUnit(d: Description): UnitMap {
         .filter((r) => FEEDERS.includes(r.kind))
         .flatMap((f) =>
           chain
-            .filter((r) => !KIND_DEFAULTS[r.kind].lead)
+            // A lead is fed by what it is plugged into; the first of all brings the power in, where it is called so.
+            .filter((r, i) => !KIND_DEFAULTS[r.kind].lead || (i === 0 && bringsPower(r, f)))
             .map((r) => ({ from: f.id, to: r.id, carries: 'power' as const })),
         ),
     ],

@@ -24,6 +24,7 @@ export * from './map';
 export { type Quantity, quantityOf, type ReadAs, readAs, UNITS_KNOWN } from './quantity';
 export { formatReading, judgeReading, parseReading, type Verdict } from './reading';
 export { spreadOf, type Takes } from './takes';
+export { usualTolerance } from './tolerance';
 export { ungatedPacks } from './ungated';
 export { validateMap } from './validate';
 export { mapFor, missingIn } from './variant';

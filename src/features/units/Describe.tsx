@@ -79,6 +79,7 @@ export function Describe() {
             .split(',')
             .map((c) => c.trim())
             .filter(Boolean)}
+          hazards={f.hazards}
           onRows={(rows) => put({ rows })}
           failure={failure}
         />

@@ -1,7 +1,7 @@
-import { ELEMENT_KINDS, freeMark } from '../../core/unit';
+import { ELEMENT_KINDS, freeMark, type HazardKind } from '../../core/unit';
 import { Second } from '../../ui/Action';
 import { Wrong } from '../../ui/Field';
-import { type Row, row } from './describe-form';
+import { type Row, row, toleranceSaid } from './describe-form';
 import type { Failure } from './send';
 
 /** Value of the choice that stands for no cover. */
@@ -13,11 +13,14 @@ type TextKey = 'mark' | 'name' | 'kind' | 'tap' | 'how' | 'should' | 'tolerance'
 export function DescribedRows({
   rows,
   covers,
+  hazards,
   onRows,
   failure,
 }: {
   rows: Row[];
   covers: string[];
+  /** what can hurt in the unit */
+  hazards: readonly HazardKind[];
   onRows(rows: Row[]): void;
   failure: Failure | null;
 }) {
@@ -28,7 +31,7 @@ export function DescribedRows({
       <legend className="sec pb-1">From source to output, one row each</legend>
       <p className="note">
         Supplies, batteries and settings feed all the others; put them last. A point to look or measure at is
-        what you can reach after that element.
+        what you can reach after that element; where ± is left empty, what stands there in grey is taken.
       </p>
       <div className="overflow-x-auto">
         <table className="plain min-w-[1180px]">
@@ -154,6 +157,7 @@ export function DescribedRows({
                     <input
                       className="input mono"
                       disabled={!measure}
+                      placeholder={measure ? toleranceSaid(r, hazards)?.toString() : undefined}
                       aria-label={`Tolerance at the point of row ${i + 1}`}
                       aria-invalid={bad('tap/tolerance')}
                       {...text('tolerance')}

@@ -1,5 +1,5 @@
 import { ulid } from 'ulid';
-import { CHEMISTRY_ROWS, type ChemistryRow, chemistrySaid, seriesSaid } from '../../core/chemistry';
+import { CHEMISTRY_ROWS, type ChemistryRow, chemistrySaid, restSpan, seriesSaid } from '../../core/chemistry';
 import { demand, Refusal } from '../../core/refusal';
 import {
   type Description,
@@ -7,6 +7,7 @@ import {
   type HazardKind,
   parseReading,
   type TapHow,
+  usualTolerance,
 } from '../../core/unit';
 
 /** One row as it is typed. */
@@ -87,13 +88,30 @@ export const chemistryOf = (r: Row, hazards: readonly HazardKind[]): ChemistryRo
 export const cellsSaid = (r: Row, hazards: readonly HazardKind[]): number =>
   seriesSaid(r.name, chemistryOf(r, hazards)) ?? 1;
 
-const number = (text: string, path: string): number => {
+/** A figure that was typed, or the message that says which one is none. */
+const number = (text: string, path: string, what?: string): number => {
   try {
     return parseReading(text);
   } catch (error) {
-    throw new Refusal(error instanceof Refusal ? error.message : String(error), path);
+    const reason = error instanceof Refusal ? error.message : String(error);
+    throw new Refusal(what ? `${what}: ${reason}` : reason, path);
   }
 };
+
+/** How far the point of a row may be off where it is not typed; undefined where nothing can be said of it. */
+export function toleranceSaid(r: Row, hazards: readonly HazardKind[]): number | undefined {
+  try {
+    const pack = r.kind === 'battery' && r.unit.trim() === 'V';
+    const cells = r.cells.trim() ? Number(r.cells) : cellsSaid(r, hazards);
+    return usualTolerance(
+      parseReading(r.should),
+      pack ? restSpan(chemistryOf(r, hazards), cells) : undefined,
+    );
+  } catch (error) {
+    if (error instanceof Refusal) return undefined;
+    throw error;
+  }
+}
 
 /** The typed form as the core's description, with readings read. */
 export function descriptionOf(f: Form): Description {
@@ -129,8 +147,10 @@ export function descriptionOf(f: Form): Description {
               inside: r.inside,
               ...(r.how === 'measure'
                 ? {
-                    nominal: number(r.should, `/rows/${i}/tap/nominal`),
-                    tolerance: number(r.tolerance, `/rows/${i}/tap/tolerance`),
+                    nominal: number(r.should, `/rows/${i}/tap/nominal`, `what ${r.tap.trim()} should read`),
+                    tolerance:
+                      (r.tolerance.trim() ? undefined : toleranceSaid(r, f.hazards)) ??
+                      number(r.tolerance, `/rows/${i}/tap/tolerance`, `how far ${r.tap.trim()} may be off`),
                     unit: r.unit,
                   }
                 : {}),
