@@ -15,17 +15,18 @@ test('a unit just described, carried from Take in to Hand over with what it said
   await page.getByLabel('What it should do').fill('Rings at high water');
   await page.getByLabel('Point after row 2').fill('TP1');
   await page.getByLabel('What the point of row 2 should read').fill('five');
-  await page.getByLabel('Tolerance at the point of row 2').fill('250m');
   await page.getByRole('button', { name: '+ supply' }).click();
   await page.getByRole('checkbox', { name: 'Mains' }).check();
   await page.getByRole('button', { name: 'Keep it and take it in' }).click();
-  await expect(page.getByText(/Row 2: “five” is not a reading/)).toBeVisible();
+  await expect(page.getByText(/Row 2: what TP1 should read: “five” is not a reading/)).toBeVisible();
 
   // Nothing typed is lost on a reload
   await page.reload();
   await alive(page);
   await expect(page.getByLabel('What it should do')).toHaveValue('Rings at high water');
   await page.getByLabel('What the point of row 2 should read').fill('5');
+  // How far it may be off need not be typed.
+  await expect(page.getByLabel('Tolerance at the point of row 2')).toHaveAttribute('placeholder', '0.5');
   await page.getByRole('button', { name: 'Keep it and take it in' }).click();
   await page.waitForURL('**/take-in');
   await alive(page);

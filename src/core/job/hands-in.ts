@@ -1,6 +1,7 @@
 import { belongsTo, folded, holding, leadsOf } from '../hazard';
 import { demand } from '../refusal';
 import { coversOver, HAZARDS, type Hazard } from '../unit';
+import { actLeft } from './act-left';
 import { openAccess } from './open';
 import { plugsOff } from './packs';
 import type { JobState } from './state';
@@ -87,5 +88,5 @@ export function handHeldBy(state: JobState, hand: Hand): Hazard[] {
  */
 export function handsIn(state: JobState, hand: Hand): void {
   const [h] = handHeldBy(state, hand);
-  demand(!h, h ? `Held by ${h.name}, ${h.detail}. ${h.clear.act}, in Make safe` : '', '/item');
+  demand(!h, h ? `Held by ${h.name}, ${h.detail}. ${actLeft(state, h)}, in Make safe` : '', '/item');
 }

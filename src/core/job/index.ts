@@ -1,3 +1,4 @@
+export { actLeft, leadsToPart } from './act-left';
 export { answerWords, verdictOf } from './answer';
 export { bareEnds } from './bare-ends';
 export { coverHeldBy } from './cover-held';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { type LiveLine, leadsOf } from '../../core/hazard';
-import { waitsUnder } from '../../core/job';
+import { actLeft, leadsToPart, waitsUnder } from '../../core/job';
 import { Refusal } from '../../core/refusal';
 import { formatReading, HAZARDS, type Hazard, parseReading } from '../../core/unit';
 import { Second } from '../../ui/Action';
@@ -12,7 +12,7 @@ import { HazardGlyph } from '../../ui/HazardGlyph';
 import type { Refused } from '../job/store';
 import { useJob } from '../job/use-job';
 import { openSum, type SumAsked } from '../sums/open-sum';
-import { LeadTicks, PackState, useLeadsToPart } from './PackLeads';
+import { LeadTicks, PackState } from './PackLeads';
 
 /** The discharge sum with what the hazard says of itself: its voltage, its resistor, how low it has to read. */
 function dischargeOf(h: Hazard): SumAsked {
@@ -41,7 +41,7 @@ export function GatePanel({
   const on = job.map.elements.find((e) => e.id === h.on);
   const [acted, setActed] = useState(false);
   const isPack = HAZARDS[h.kind].isPack;
-  const leads = useLeadsToPart(h);
+  const leads = leadsToPart(job, h);
   const unnamed = isPack && !leadsOf(job.map, h).power;
   const [lead, setLead] = useState(`${h.on ?? 'battery'} lead`);
   const [ticked, setTicked] = useState(0);
@@ -155,7 +155,7 @@ export function GatePanel({
                     data-next={(holds && !ordered && !done) || undefined}
                   />
                   <span className="dot" aria-hidden="true" />
-                  {h.clear.act}
+                  {actLeft(job, h)}
                 </label>
               </div>
               <div className="flex flex-wrap gap-3 items-end">

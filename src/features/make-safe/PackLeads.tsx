@@ -1,22 +1,10 @@
 import { useState } from 'react';
-import { leadsOf } from '../../core/hazard';
-import { leadsNow } from '../../core/job';
 import type { Hazard } from '../../core/unit';
 import { Second } from '../../ui/Action';
 import { AskLine } from '../../ui/AskLine';
 import { Wrong } from '../../ui/Field';
 import { Warn } from '../../ui/Signs';
 import { useJob } from '../job/use-job';
-
-/** Leads that the act of a pack's gate parts, in the order of the rule in force; those that are off are left out. */
-export function useLeadsToPart(hazard: Hazard): string[] {
-  const { job } = useJob();
-  const { power, signals } = leadsOf(job.map, hazard);
-  const { rule, off } = leadsNow(job);
-  const gone = new Set(off.map((o) => o.toLowerCase()));
-  const all = power ? (rule === 'signal before power' ? [...signals, power] : [power, ...signals]) : [];
-  return all.filter((l) => !gone.has(l.toLowerCase()));
-}
 
 /** A tick for each lead, one after the other. */
 export function LeadTicks({

@@ -157,7 +157,7 @@ export function DescribedRows({
                     <input
                       className="input mono"
                       disabled={!measure}
-                      placeholder={measure ? toleranceSaid(r, hazards)?.toString() : undefined}
+                      placeholder={measure ? toleranceSaid(r, { rows, hazards })?.toString() : undefined}
                       aria-label={`Tolerance at the point of row ${i + 1}`}
                       aria-invalid={bad('tap/tolerance')}
                       {...text('tolerance')}

@@ -98,15 +98,20 @@ const number = (text: string, path: string, what?: string): number => {
   }
 };
 
-/** How far the point of a row may be off where it is not typed; undefined where nothing can be said of it. */
-export function toleranceSaid(r: Row, hazards: readonly HazardKind[]): number | undefined {
+/**
+ * How far the point of a row may be off where it is not typed; undefined where nothing can be said of it. What a lead
+ * brings from a pack lies between empty and full, as the pack does.
+ */
+export function toleranceSaid(
+  r: Row,
+  { rows, hazards }: { rows: readonly Row[]; hazards: readonly HazardKind[] },
+): number | undefined {
   try {
-    const pack = r.kind === 'battery' && r.unit.trim() === 'V';
-    const cells = r.cells.trim() ? Number(r.cells) : cellsSaid(r, hazards);
-    return usualTolerance(
-      parseReading(r.should),
-      pack ? restSpan(chemistryOf(r, hazards), cells) : undefined,
-    );
+    const pack = r.kind === 'battery' ? r : r.kind === 'cable' && rows.find((b) => b.kind === 'battery');
+    const cells = pack && (pack.cells.trim() ? Number(pack.cells) : cellsSaid(pack, hazards));
+    const span =
+      pack && cells && r.unit.trim() === 'V' ? restSpan(chemistryOf(pack, hazards), cells) : undefined;
+    return usualTolerance(parseReading(r.should), span);
   } catch (error) {
     if (error instanceof Refusal) return undefined;
     throw error;
@@ -149,7 +154,7 @@ export function descriptionOf(f: Form): Description {
                 ? {
                     nominal: number(r.should, `/rows/${i}/tap/nominal`, `what ${r.tap.trim()} should read`),
                     tolerance:
-                      (r.tolerance.trim() ? undefined : toleranceSaid(r, f.hazards)) ??
+                      (r.tolerance.trim() ? undefined : toleranceSaid(r, f)) ??
                       number(r.tolerance, `/rows/${i}/tap/tolerance`, `how far ${r.tap.trim()} may be off`),
                     unit: r.unit,
                   }
