@@ -107,10 +107,10 @@ test('a server that is cut and comes back gets what was recorded meanwhile', asy
     await takeIn(page, 'Eats notes');
     await allSent(page);
     const { port } = new URL(mulch.url);
-    // The sheets of the other stops have come by then.
-    await page.waitForLoadState('networkidle');
-    await mulch.kill();
+    // The sheet is there before the server goes.
     await page.getByRole('link', { name: /^Open up/ }).click();
+    await page.getByLabel('Came off:').waitFor();
+    await mulch.kill();
     await page.getByLabel('Came off:').fill('4 x M3x8 PH1 plinth > cup 1');
     await page.keyboard.press('Enter');
     await expect(page.getByText(/1 entry is kept here/)).toBeVisible();

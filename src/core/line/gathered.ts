@@ -1,6 +1,7 @@
 import type { LineEntry } from './entry';
 import { LEADS_LAST } from './kind-of';
 import { fromOf, isFasteners, type Part } from './part';
+import { isPlugMark } from './plug-words';
 import { elsewhere, perEach, sorted, sortedThings } from './sorts';
 import { told } from './told';
 
@@ -114,9 +115,6 @@ function carried(parts: readonly Part[]): Part[] {
   return out;
 }
 
-/** A mark of a plug, and what is plugged there. */
-const PLUGGED = /^(?:j|p|cn|con|w)\d{1,4}(?:[ ,]|$)/i;
-
 /** What was done to the next was done to those before, where all are marks: "P9 fan, P10 fan unplugged". */
 function carriedBack(parts: readonly Part[]): Part[] {
   let next: Part | undefined;
@@ -125,7 +123,7 @@ function carriedBack(parts: readonly Part[]): Part[] {
     .map((part) => {
       const [e] = part.of;
       const after = next?.of[0];
-      const marks = [e, after].every((x) => PLUGGED.test(x?.name ?? ''));
+      const marks = [e, after].every((x) => isPlugMark(x?.name?.split(/[ ,]/)[0]));
       const same =
         marks && part.verbless && part.of.length === 1 && e?.kind === 'part' && after?.does === 'unplug';
       next = same ? { ...part, of: [{ ...e, kind: 'plug', does: 'unplug' }] } : part;

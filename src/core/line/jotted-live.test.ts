@@ -436,6 +436,34 @@ const OF_INVERTER: Row[] = [
   ['SPD cartridge pulled', 'lift part: SPD cartridge'],
 ];
 
+const LAMP = unit(['base cover', 'head cover', 'back panel'], {
+  LED: 'LED engine',
+  CB: 'control board',
+  M2: 'tilt motor',
+  FAN: 'head fan',
+  PSU: 'power supply',
+});
+const OF_LAMP: Row[] = [
+  ['8 quarter-turn fasteners base cover', 'undo: 8 x quarter-turn fastener < base cover'],
+  ['tilt axis locked', 'look: tilt axis (locked)'],
+  ['tilted the head cover', 'lift part aside: head cover'],
+  ['safety cable unhooked', 'unclip part: safety cable'],
+  ['LED leads red/black unsoldered, marked', 'unsolder plug: LED leads red/black (marked)'],
+  ['FAN unplugged + 4 M3x30 through', 'unplug plug: FAN', 'undo: 4 x screw M3x30 (through)'],
+  ['lens tube out, 3 grub screws 1.5 hex', 'undo: 3 x grub screw HEX1.5 < lens tube', 'lift part: lens tube'],
+  ['omega brackets 2 off', 'lift part: 2 x omega brackets'],
+  ['sensor hall S3 unclipped from yoke', 'unclip part: sensor hall S3 < yoke'],
+  [
+    'back panel 22 screws: 14 long wood, 8 short machine',
+    'undo: 14 x long wood screw < back panel',
+    'undo: 8 x short machine screw < back panel',
+  ],
+  ['keys: 9 screws from below', 'undo: 9 x screw < keys, below'],
+  ['8 knobs, 4 slider caps pulled > bag K', 'lift part: 8 x knobs', 'lift part: 4 x slider caps > K'],
+  ['glue under CB cable cut with knife', 'cut: glue under CB cable with knife'],
+  ['magnet ring stays', 'look: magnet ring (stays)'],
+];
+
 describe.each([
   ['a scooter', SCOOTER, OF_SCOOTER],
   ['a console in the hand', CONSOLE, OF_CONSOLE],
@@ -446,6 +474,7 @@ describe.each([
   ['a television', TELEVISION, OF_TELEVISION],
   ['a watch on the wrist', WRIST, OF_WRIST],
   ['an inverter', INVERTER, OF_INVERTER],
+  ['a lamp that turns', LAMP, OF_LAMP],
 ] as const)('%s, as people jot it', (_what, names, rows) => {
   it.each(rows as Row[])('%s', (line, ...entries) => {
     const read = readText(line, names);

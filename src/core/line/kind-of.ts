@@ -1,6 +1,7 @@
 import { withoutColours } from './colours';
 import type { Named } from './names';
 import { LEADS } from './off-what';
+import { isPlugMark } from './plug-words';
 import type { LineVerb, ThingKind } from './verbs';
 
 /** What is pulled, peeled or scraped off and does not hold again. */
@@ -32,8 +33,15 @@ const POLES = /^(?:.* )?(?:plus|minus|positive|negative|pos|neg)(?: (?:terminal|
 /** A lead that goes by its number or by its ends: "ribbon 1", "lead PS-MB"; a cable tray is none. */
 const LEAD_TO = /^(?:.* )?(?:lead|cable|flex|ribbon|harness) (?:\w*\d\w*|\w+[-/]\w+)$/;
 
-/** Marks that connectors have on a board. Common practice, no source. */
-const PLUGGED = /^(j|p|cn|con|w)\d{1,4}(?:[-/]\1?\d{1,4})?$/;
+/** Whether a word is the mark of a plug, or of a lead by both its ends: "P1-P4", "J7/8". */
+const isPlugged = (word: string): boolean => {
+  const [first, last, ...more] = word.split(/[-/]/);
+  return (
+    isPlugMark(first) &&
+    more.length === 0 &&
+    (last === undefined || isPlugMark(last) || /^\d{1,4}$/.test(last))
+  );
+};
 
 /** What kind of thing comes off: by what is known of it, by its verb, by its words. */
 export function kindOf(
@@ -57,7 +65,7 @@ export function kindOf(
   if (verb?.or?.includes('plug') && takes === 'part')
     return (known && LEADS.test(known.name.toLowerCase())) ||
       LEADS.test(plain) ||
-      (!known && (PLUGGED.test(plain) || HAS_PINS.test(said)))
+      (!known && (isPlugged(plain) || HAS_PINS.test(said)))
       ? 'plug'
       : 'part';
   if (takes === 'part' && !known && /\b(?:tape|foil)s?$/.test(plain)) return 'tape';
@@ -66,7 +74,7 @@ export function kindOf(
   if (known) return 'part';
   // "the main lead", without a word for what was done to it.
   const [mark = '', of] = plain.split(' ');
-  const ofMark = PLUGGED.test(mark) && (of === undefined || !PART_OF_PLUG.test(of));
+  const ofMark = isPlugged(mark) && (of === undefined || !PART_OF_PLUG.test(of));
   if (verb === undefined && (ofMark || HAS_PINS.test(said))) return 'plug';
   if (
     verb === undefined &&

@@ -1,4 +1,5 @@
 import type { Word } from './piece';
+import { isPlugMark } from './plug-words';
 import { saysHowItIs, saysItIs } from './states';
 import { isToldVerb } from './told-verb';
 import { verbAt } from './verb-at';
@@ -78,8 +79,6 @@ function toldLast(words: readonly Word[]): Word[][] | null {
   return marks.filter((_, i) => i % 2 === 0).map((w) => [w, ...told]);
 }
 
-/** A mark that connectors have. */
-const PLUGGED = /^(?:j|p|cn|con|w)\d{1,4}$/;
 /** So many words say what is plugged in there. */
 const MOST_SAID = 4;
 
@@ -104,8 +103,7 @@ function eachWithItsOwn(words: readonly Word[]): Word[][] | null {
       (w) =>
         /^(?:word|contacts|wires)$/.test(w.type) && !isToldVerb(w.text) && !saysHowItIs(w) && !saysItIs(w),
     ) &&
-    (all ||
-      (PLUGGED.test(first?.text ?? '') && more.length > 0 && !/^(?:from|off)$/.test(more[0]?.text ?? '')));
+    (all || (isPlugMark(first?.text) && more.length > 0 && !/^(?:from|off)$/.test(more[0]?.text ?? '')));
   if (each.length < 2 || !each.every(fits)) return null;
   if (arrow >= 0) each.at(-1)?.push(...words.slice(arrow));
   return each;

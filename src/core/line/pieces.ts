@@ -1,6 +1,7 @@
 import { endsIt, saysItIsOff } from './away';
 import { isColour } from './colours';
 import { counts, goesOn } from './goes-on';
+import { withoutHow } from './on-the-way';
 import type { Word } from './piece';
 import { MARKED } from './plug-words';
 import { saysAFigure, saysDamage } from './states';
@@ -131,21 +132,6 @@ const PARTS: ((joint: Joint) => boolean)[] = [
     BOLTED.test(j.next[1]?.text ?? ''),
 ];
 
-/** "pulled straight up", "out together with its frame" */
-const saysHow = (w: Word, next: Word | undefined): boolean =>
-  !w.found &&
-  ((w.text === 'straight' && /^(?:up|out|off|down)$/.test(next?.text ?? '')) ||
-    (w.text === 'together' && next?.text === 'with'));
-
-/** What is done on the way to taking something off: "plug squeezed and pulled", "11 plugs labelled and off". */
-const ON_THE_WAY = /^(?:pressed|squeezed|pinched|depressed|pushed|labell?ed|marked|numbered|photographed)$/;
-const isOnTheWay = (words: readonly Word[], i: number): boolean =>
-  i > 0 &&
-  !words[i]?.found &&
-  ON_THE_WAY.test(words[i]?.text ?? '') &&
-  words[i + 1]?.text === 'and' &&
-  (/^(?:off|out)$/.test(words[i + 2]?.text ?? '') || isToldVerb(words[i + 2]?.text ?? ''));
-
 /**
  * Where a comma or "and" begins another move. In brackets nothing does.
  *
@@ -161,10 +147,7 @@ export function pieces(words: readonly Word[], text: string): Words[] {
   const isNote = said || saysDamage(words);
   if (isNote) return [{ words: [...words], joined: false, told: false }];
   let inBrackets = false;
-  const all = words.filter(
-    (w, i) =>
-      !isOnTheWay(words, i) && !(isOnTheWay(words, i - 1) && w.text === 'and') && !saysHow(w, words[i + 1]),
-  );
+  const all = withoutHow(words);
   all.forEach((w, i) => {
     if (w.type === 'open' || w.type === 'shut') inBrackets = w.type === 'open';
     if (inBrackets) {
@@ -177,6 +160,7 @@ export function pieces(words: readonly Word[], text: string): Words[] {
       last: all[i - 1],
       here: out.at(-1)?.words ?? [],
       next,
+      // "back off - 14 screws" is as good as a colon.
       colon: /[:–—-]/.test(text[w.from] ?? '') && w.type === 'comma',
     };
     // "phase wires yellow, green, blue off"; "left and right"

@@ -4,6 +4,10 @@ import type { Piece } from './piece';
 /** A designator: letters, a number, perhaps a letter. */
 export const MARKED = /^[a-z]{1,3}\d{1,4}[a-z]?$/;
 
+/** Whether a word is a mark that connectors have on a board: "CN7". Common practice, no source. */
+export const isPlugMark = (word: string | undefined): boolean =>
+  /^(?:j|p|cn|con|w)\d{1,4}$/i.test(word ?? '');
+
 /** Contacts, wires, a latch that is spelled out, and whether it only lies aside. */
 export function readPlugWords(piece: Piece): Pick<LineEntry, 'contacts' | 'wires' | 'latch' | 'aside'> {
   const out: Pick<LineEntry, 'contacts' | 'wires' | 'latch' | 'aside'> = {};

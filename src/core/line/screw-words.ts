@@ -2,7 +2,7 @@ import type { Word } from './piece';
 
 /** Fasteners by their word. */
 export const SCREW_WORD =
-  /^(?:(screw|bolt|nut|washer|standoff|stud|rivet|thumbscrew|setscrew|woodscrew|tapper|self-tapper)s?|captives)$/;
+  /^(?:(screw|bolt|nut|washer|standoff|stud|rivet|thumbscrew|setscrew|woodscrew|tapper|self-tapper|fastener)s?|captives)$/;
 /** What they are called by. */
 export const screwCalled = (word: string): string =>
   word === 'captives' ? 'captive screw' : (SCREW_WORD.exec(word)?.[1] ?? 'screw');
@@ -15,7 +15,7 @@ export const SORTS = /^(?:short|long)(?:er|est)?$/;
 
 /** How screws look beside others. */
 export const LOOKS =
-  /^(?:small|little|big|large|tiny|thin|thick|spring|shoulder|thumb|grub|set|self|tapping|self-tapping|machine|wood|lock|wing|nyloc|dome|captive|hidden|recessed|sunken|stripped|rusty|plastic|nylon|coarse|fine)$/;
+  /^(?:small|little|big|large|tiny|thin|thick|spring|shoulder|thumb|grub|set|self|tapping|self-tapping|machine|wood|lock|wing|nyloc|dome|captive|hidden|recessed|sunken|quarter-turn|stripped|rusty|plastic|nylon|coarse|fine)$/;
 
 /** Washers by their sort. */
 export const WASHERS = /^(?:star|serrated|fibre|rubber|felt|wave|flat|toothed|mica|spring|lock)$/;

@@ -8,7 +8,12 @@ export function elsewhere(parts: readonly Part[]): Part[] {
     const before = out.at(-1)?.of.at(-1);
     const [e] = part.of;
     const same =
-      part.of.length === 1 && e?.kind === 'part' && !e.known && isWhere(e.name ?? '') && e.does === 'lift';
+      part.verbless !== false &&
+      part.of.length === 1 &&
+      e?.kind === 'part' &&
+      !e.known &&
+      isWhere(e.name ?? '') &&
+      e.does === 'lift';
     if (!same || before?.kind !== 'fastener') {
       out.push(part);
       continue;

@@ -94,6 +94,7 @@ export const VERBS: LineVerb[] = [
     ],
     takes: 'part',
     aside: true,
+    unless: /^(?:locked|locks?|motors?|belts?|arms?|axis|sensors?|screws?)$/,
   },
   {
     does: 'lift',
