@@ -50,6 +50,10 @@ describe('what the act of a pack’s gate still wants', () => {
     expect(coverHeldBy(b.state(), { id: 'shield', name: 'shield' })).toMatch(
       /^Held by Lithium pack.*Tape over the contacts of balance lead and main lead, in Make safe$/,
     );
+    const [pack] = b.state().map.hazards;
+    expect(() =>
+      b.tell({ type: 'gate.cleared', hazard: pack?.id ?? '', acted: false, source: 'meter' }),
+    ).toThrow('First the act: Tape over the contacts of balance lead and main lead');
   });
   it('of a gate without leads it is its own act', () => {
     const b = bench(kiosk([{ id: 'A1', name: 'board', kind: 'board' }], { hazards: ['mains'] }));

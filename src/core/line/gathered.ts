@@ -54,8 +54,11 @@ const takenOff = (does: string, name = ''): Pick<LineEntry, 'kind' | 'does'> =>
 
 /** What the moves behind a colon are told of, where nothing is said of it itself. */
 function topicOf(parts: readonly Part[]): Pick<LineEntry, 'name' | 'known'> | undefined {
-  const of = parts.findLast((_, i) => parts[i + 1]?.told);
+  const at = parts.findLastIndex((_, i) => parts[i + 1]?.told);
+  const of = parts[at];
   const thing = of?.of.at(-1);
+  // Once another thing is off, it is that one that is spoken of.
+  if (parts.slice(at + 1).some((p) => p.of.some((e) => e.kind === 'part'))) return undefined;
   if (!of?.verbless || !(thing?.kind === 'part' || thing?.kind === 'plug')) return undefined;
   return { ...(thing.name ? { name: thing.name } : {}), ...(thing.known ? { known: thing.known } : {}) };
 }

@@ -6,7 +6,7 @@ export interface Part {
   of: LineEntry[];
   /** joined to the one before by "and" */
   joined: boolean;
-  /** told of the one before: behind a colon, in brackets */
+  /** told of the one before: behind a colon or a dash, in brackets */
   told: boolean;
   /** it came after the one before: behind "then" */
   then?: boolean | undefined;
@@ -24,8 +24,8 @@ export const fromOf = (e: LineEntry | undefined) =>
 
 const WHERE =
   /^(?:the )?(?:top|bottom|left|right|front|back|rear|sides?|corners?|middle|cent(?:er|re)|inside|outside|below|above|underneath|underside|edges?|rim|foot|feet)$/i;
-/** Whether words say where on a thing, and name none: "the top", "edge". */
-/** Behind or below what was told before: "rubber feet off, 2 screws below". */
+/** Whether words say behind or below what was told before: "rubber feet off, 2 screws below". */
 export const isBeneath = (said: string): boolean =>
   /^(?:behind|below|beneath|underneath|under|inside)(?: (?:it|them))?$/i.test(said);
+/** Whether words say where on a thing, and name none: "the top", "edge", "by the sockets". */
 export const isWhere = (said: string): boolean => WHERE.test(said) || /^(?:by|near|at|beside) /i.test(said);

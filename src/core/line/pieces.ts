@@ -13,7 +13,7 @@ export interface Words {
   words: Word[];
   /** joined to the one before by "and" */
   joined: boolean;
-  /** told of the one before: behind a colon */
+  /** told of the one before: behind a colon or a dash */
   told: boolean;
   /** behind "then" */
   then?: boolean;

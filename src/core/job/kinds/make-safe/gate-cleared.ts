@@ -4,6 +4,7 @@ import { demand } from '../../../refusal';
 import { Name, oneOf, Type } from '../../../schema/words';
 import type { Hazard } from '../../../unit';
 import { formatReading, HAZARDS } from '../../../unit';
+import { actLeft } from '../../act-left';
 import { cameOff } from '../../came-off';
 import { afterGate, hazardName, hazardOf } from '../../gate';
 import { openAccess } from '../../open';
@@ -71,6 +72,7 @@ export const gateCleared = kind({
   },
   apply(state, { hazard, leads, ...done }, { id, at }) {
     const h = hazardOf(state, hazard);
+    demand(done.acted, `First the act: ${actLeft(state, h)}`, '/acted');
     const cleared = clearGate(h, state.power, { ...done, at });
     const off = HAZARDS[h.kind].unplugsOutlet ? powerOff(state) : state;
     return afterGate({
